@@ -1,0 +1,6 @@
+export * from './growth'
+export * from './mann-kendall'
+export * from './series'
+export * from './stage-of-life'
+export * from './theil-sen'
+export * from './wilson'

@@ -1,0 +1,4 @@
+export * from './join-listings'
+export * from './pack-count'
+export * from './title-index'
+export * from './title-signature'

@@ -1,0 +1,97 @@
+import { TitleIndex } from './title-index'
+import { signatureKey, titleSignature, type TitleSignature } from './title-signature'
+
+export interface ListingName {
+  title: string | null
+  gtin: string | null
+}
+
+/**
+ * Puts listings of the same goods together: by barcode, by titles that say the same, and by titles that are alike beyond
+ * doubt. Two different barcodes are never joined, nor packs of different size.
+ *
+ * @returns for each listing the number of its item, 0 upwards in order of first appearance
+ */
+export function joinListings(listings: readonly ListingName[]): Int32Array {
+  const groups = new Groups(listings.map((l) => l.gtin))
+  const byKey = new Map<string, number>()
+  const signatures: TitleSignature[] = []
+  const firstOf: number[] = []
+  listings.forEach(({ title, gtin }, i) => {
+    const signature = titleSignature(title ?? '')
+    if (gtin !== null) groups.join(i, keep(byKey, `gtin ${gtin}`, i))
+    if (signature.words.length < 2) return
+    const key = signatureKey(signature)
+    const first = byKey.get(key)
+    if (first !== undefined) groups.join(i, first)
+    else {
+      byKey.set(key, i)
+      signatures.push(signature)
+      firstOf.push(i)
+    }
+  })
+  joinAlike(groups, signatures, firstOf)
+  return groups.numbered()
+}
+
+function keep(map: Map<string, number>, key: string, i: number): number {
+  const first = map.get(key)
+  if (first !== undefined) return first
+  map.set(key, i)
+  return i
+}
+
+function joinAlike(groups: Groups, signatures: TitleSignature[], firstOf: number[]): void {
+  const index = new TitleIndex(signatures)
+  signatures.forEach((signature, i) => {
+    for (const { at, likeness } of index.find(signature, 6, 0.72)) {
+      if (at <= i || likeness.verdict !== 'same' || likeness.packs[0] !== likeness.packs[1]) continue
+      if (!sameFigures(signature, signatures[at] as TitleSignature)) continue
+      groups.join(firstOf[i] as number, firstOf[at] as number)
+    }
+  })
+}
+
+/** Beyond the absence of a clash: what one states of size and colour the other states too. */
+function sameFigures(a: TitleSignature, b: TitleSignature): boolean {
+  return a.sizes.join() === b.sizes.join() && a.colours.join() === b.colours.join()
+}
+
+/** Sets that grow together, each with at most one barcode. */
+class Groups {
+  readonly #parent: Int32Array
+  readonly #gtin: (string | null)[]
+
+  constructor(gtins: (string | null)[]) {
+    this.#parent = Int32Array.from(gtins, (_, i) => i)
+    this.#gtin = [...gtins]
+  }
+
+  join(a: number, b: number): void {
+    const [x, y] = [this.#root(a), this.#root(b)]
+    if (x === y) return
+    const [gx, gy] = [this.#gtin[x] ?? null, this.#gtin[y] ?? null]
+    if (gx !== null && gy !== null && gx !== gy) return
+    const [keep, give] = x < y ? [x, y] : [y, x]
+    this.#parent[give] = keep
+    this.#gtin[keep] = gx ?? gy
+  }
+
+  numbered(): Int32Array {
+    const numbers = new Map<number, number>()
+    return Int32Array.from(this.#parent, (_, i) => {
+      const root = this.#root(i)
+      if (!numbers.has(root)) numbers.set(root, numbers.size)
+      return numbers.get(root) as number
+    })
+  }
+
+  #root(i: number): number {
+    let at = i
+    while (this.#parent[at] !== at) {
+      this.#parent[at] = this.#parent[this.#parent[at] as number] as number
+      at = this.#parent[at] as number
+    }
+    return at
+  }
+}

@@ -1,0 +1,62 @@
+export interface PackCount {
+  count: number
+  /** the words it was read from */
+  from: string
+}
+
+const words: Record<string, number> = {
+  two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, twelve: 12, twenty: 20,
+}
+const number = '(\\d{1,4}|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty)'
+const container = '(?:pack|pk|packs|set|sets|lot|box|bundle|bag|case|multipack|job lot|joblot|bulk)'
+const piece = '(?:pcs|pc|pieces|piece|count|ct|units|packs|pack|pk|pks|pkt|stk|pairs)'
+
+/** In order: the first that is found counts. What they must not be taken for: sizes such as 12 inch, 30 x 40 cm, 500 ml. */
+const patterns: { re: RegExp; count: (m: RegExpExecArray) => number }[] = [
+  { re: new RegExp(`\\b${container} (?:of|à|a) ${number}\\b(?! ?x)`, 'i'), count: (m) => toNumber(m[1]) },
+  { re: new RegExp(`\\b${number}[ -]?(?:pack|pk|pks|pkt|multipack)s?\\b`, 'i'), count: (m) => toNumber(m[1]) },
+  { re: new RegExp(`\\b(?:pack|pk|set|lot|qty|quantity|multipack)[ :x]{1,2}${number}\\b(?! ?(?:x|×|cm|mm|m|ml|l|g|kg|inch|in|ft|"))`, 'i'), count: (m) => toNumber(m[1]) },
+  { re: new RegExp(`\\b(\\d{1,3}) ?[x×] ?\\d+(?:[.,]\\d+)? ?(?:ml|cl|l|g|kg|oz|litre|litres)\\b`, 'i'), count: (m) => toNumber(m[1]) },
+  { re: /\b(half[ -]?dozen)\b/i, count: () => 6 },
+  { re: /\b(?:(\d{1,2}|two|three) )?dozen\b/i, count: (m) => 12 * (m[1] ? toNumber(m[1]) : 1) },
+  { re: /\b(?:twin|double|duo)[ -]?(?:pack|set)\b/i, count: () => 2 },
+  { re: /\btriple[ -]?pack\b/i, count: () => 3 },
+  { re: new RegExp(`\\b${number}[ -]?(?:pairs)\\b`, 'i'), count: (m) => toNumber(m[1]) * 2 },
+  { re: /\b(?:a |1 )?pair\b(?! of (?:gloves|scissors|shears|secateurs|snips))/i, count: () => 2 },
+  { re: new RegExp(`\\b${number}[ -]?(?:x )?${piece}\\b`, 'i'), count: (m) => toNumber(m[1]) },
+  { re: /(?:^|[\s(])[x×] ?(\d{1,3})(?=$|[\s),.;!])(?! ?(?:cm|mm|m|ml|l|g|kg|inch|in|ft)\b)/i, count: (m) => toNumber(m[1]) },
+  { re: /(?:^|[\s(])(\d{1,3}) ?[x×] (?=\p{L}{3,})(?!(?:cm|mm|inch|litre))/iu, count: (m) => toNumber(m[1]) },
+]
+
+/**
+ * How many pieces a title says are in the pack, and the words that say so; null where it says nothing (then it is taken as
+ * one, which is an assumption, not a finding). Sizes are not packs.
+ *
+ * @example findPackCount('Fat balls, 6 pcs, 90 g') // { count: 6, from: '6 pcs' }
+ */
+export function findPackCount(title: string): PackCount | null {
+  const text = title.replace(/[\s_]+/g, ' ')
+  const spared = withoutSizes(text)
+  for (const { re, count } of patterns) {
+    const m = re.exec(spared)
+    if (!m) continue
+    const found = count(m)
+    if (found >= 1 && found <= 5000) return { count: found, from: text.slice(m.index, m.index + m[0].length).trim() }
+  }
+  return null
+}
+
+/** Sizes of several sides ('30 x 40 cm') blanked out, at the same length so that places still agree. */
+function withoutSizes(text: string): string {
+  const unit = '(?:cm|mm|m|inch|inches|in|ft|")'
+  const side = '\\d+(?:[.,]\\d+)?'
+  const sides = new RegExp(`${side} ?(?:${unit})? ?[x×] ?${side} ?(?:${unit})?(?: ?[x×] ?${side})? ?${unit}(?![\\p{L}])`, 'giu')
+  const blank = (found: string) => ' '.repeat(found.length)
+  return text
+    .replace(sides, blank)
+    .replace(new RegExp(`(?<![\\d.,])${side} ?[x×] ?${side}(?: ?[x×] ?${side})?(?! ?(?:ml|cl|l|g|kg|oz)\\b)(?=$|[\\s,;)])`, 'giu'), blank)
+}
+
+function toNumber(text: string | undefined): number {
+  return words[(text ?? '').toLowerCase()] ?? Number(text)
+}

@@ -1,0 +1,96 @@
+import type { TitleSignature } from './title-signature'
+
+export interface Alike {
+  /** place in the list the index was made from */
+  at: number
+  likeness: Likeness
+}
+
+/** How alike two titles are, and why. */
+export interface Likeness {
+  /** 0–1: share of the weight of all words that both have; rare words weigh more */
+  words: number
+  /** what both state and state differently: sizes, colours */
+  clashes: string[]
+  /** pieces in the pack of the one looked for and of the one found */
+  packs: [number, number]
+  /** 'same' in all but pack count, 'variant' where something clashes, 'similar' else */
+  verdict: 'same' | 'variant' | 'similar'
+}
+
+/** From which likeness of words on two titles name the same goods; found on the demo's labelled pairs, see docs/estimates.md. */
+export const sameFrom = 0.72
+
+/** Finds titles that are alike among many: an inverted index, words weighted by how rare they are. */
+export class TitleIndex {
+  readonly #signatures: readonly TitleSignature[]
+  readonly #places = new Map<string, number[]>()
+
+  constructor(signatures: readonly TitleSignature[]) {
+    this.#signatures = signatures
+    signatures.forEach((s, at) => {
+      for (const word of s.words) {
+        const list = this.#places.get(word)
+        if (list) list.push(at)
+        else this.#places.set(word, [at])
+      }
+    })
+  }
+
+  /** Weight of a word: log of how many titles there are for each that has it. */
+  weight(word: string): number {
+    return Math.log(1 + this.#signatures.length / (this.#places.get(word)?.length ?? 0.5))
+  }
+
+  /** The best candidates, best first; at most `most`, none under `least`. */
+  find(wanted: TitleSignature, most = 10, least = 0.35): Alike[] {
+    const shared = new Map<number, number>()
+    const byRarity = [...wanted.words].sort((a, b) => this.weight(b) - this.weight(a))
+    byRarity.forEach((word, rank) => {
+      const places = this.#places.get(word) ?? []
+      // A word that a fifth of all titles have finds nobody on its own; it only adds to those already found.
+      const common = rank > 1 && places.length > this.#signatures.length / 5
+      const weight = this.weight(word)
+      for (const at of places) {
+        const before = shared.get(at)
+        if (before !== undefined || !common) shared.set(at, (before ?? 0) + weight)
+      }
+    })
+    const own = this.#total(wanted)
+    return [...shared]
+      .map(([at, weight]) => ({ at, likeness: this.#compare(wanted, this.#signatures[at] as TitleSignature, weight, own) }))
+      .filter((a) => a.likeness.words >= least)
+      .sort((a, b) => order(b.likeness) - order(a.likeness) || a.at - b.at)
+      .slice(0, most)
+  }
+
+  #compare(a: TitleSignature, b: TitleSignature, shared: number, ownTotal: number): Likeness {
+    const words = shared / (ownTotal + this.#total(b) - shared)
+    const clashes = [...clash(a.sizes, b.sizes, unitOf), ...clash(a.colours, b.colours, () => 'colour')]
+    const verdict = clashes.length > 0 ? 'variant' : words >= sameFrom ? 'same' : 'similar'
+    return { words, clashes, packs: [a.pack, b.pack], verdict }
+  }
+
+  #total(s: TitleSignature): number {
+    return s.words.reduce((sum, word) => sum + this.weight(word), 0)
+  }
+}
+
+function order(l: Likeness): number {
+  return l.words - (l.clashes.length > 0 ? 0.5 : 0)
+}
+
+function unitOf(size: string): string {
+  return size.replace(/[\d.x]+/, '')
+}
+
+/** Both state something of one sort, and nothing of it agrees. */
+function clash(a: string[], b: string[], sort: (text: string) => string): string[] {
+  const out: string[] = []
+  for (const s of new Set(a.map(sort))) {
+    const mine = a.filter((x) => sort(x) === s)
+    const theirs = b.filter((x) => sort(x) === s)
+    if (theirs.length > 0 && !mine.some((x) => theirs.includes(x))) out.push(`${mine.join(', ')} / ${theirs.join(', ')}`)
+  }
+  return out
+}

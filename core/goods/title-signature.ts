@@ -1,0 +1,56 @@
+import { findPackCount } from './pack-count'
+
+/** What a title says, taken apart: what must agree (sizes, colours, pack) and what may differ (words). */
+export interface TitleSignature {
+  words: string[]
+  /** figures with their unit, '60cm', '500g' */
+  sizes: string[]
+  colours: string[]
+  pack: number
+}
+
+const noise = new Set(
+  'a an and the of for with in on to by from your our new brand genuine quality premium best great top free delivery shipping postage fast gift ideal perfect uk eu ireland irish sale offer hot rare lovely beautiful unique item product pack set pcs pieces piece lot x pk ct pair dozen twin count un und mit de la le'.split(' '),
+)
+const colours = new Set(
+  'black white red green blue yellow orange purple pink brown grey olive sage terracotta natural clear cream navy teal copper silver gold anthracite turquoise rust mustard charcoal'.split(' '),
+)
+const spelling: Record<string, string> = { gray: 'grey', transparent: 'clear', colour: 'color', grün: 'green', litre: 'l', litres: 'l', liter: 'l', inch: 'in', inches: 'in', grams: 'g', gram: 'g', cms: 'cm' }
+const unit = 'mm|cm|m|ml|cl|l|g|kg|oz|in|ft|w|v|litres|litre|liter|inches|inch|grams|gram|cms'
+
+/** Takes a title apart. Case, accents, order and shouting do not count. */
+export function titleSignature(title: string): TitleSignature {
+  const folded = title.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
+  const pack = findPackCount(folded)
+  let rest = pack ? folded.replace(pack.from.toLowerCase(), ' ') : folded
+  const sizes: string[] = []
+  const take = (re: RegExp, make: (m: string[]) => string) => {
+    rest = rest.replace(re, (...m: string[]) => {
+      sizes.push(make(m))
+      return ' '
+    })
+  }
+  take(new RegExp(`(\\d+) ?[x×] ?(\\d+)(?: ?[x×] ?(\\d+))? ?(${unit})(?!\\p{L})`, 'gu'), (m) => `${[m[1], m[2], m[3]].filter(Boolean).join('x')}${asUnit(m[4])}`)
+  take(new RegExp(`(\\d+(?:[.,]\\d+)?) ?(${unit})(?!\\p{L})`, 'gu'), (m) => `${m[1]?.replace(',', '.')}${asUnit(m[2])}`)
+  const tokens = (rest.match(/[\p{L}\p{N}]+/gu) ?? []).map((t) => singular(spelling[t] ?? t))
+  return {
+    words: [...new Set(tokens.filter((t) => !noise.has(t) && !colours.has(t) && (t.length > 1 || /\d/.test(t))))].sort(),
+    sizes: [...new Set(sizes)].sort(),
+    colours: [...new Set(tokens.filter((t) => colours.has(t)))].sort(),
+    pack: pack?.count ?? 1,
+  }
+}
+
+function asUnit(text: string | undefined): string {
+  return spelling[text ?? ''] ?? text ?? ''
+}
+
+function singular(word: string): string {
+  if (word.length > 4 && word.endsWith('ies')) return `${word.slice(0, -3)}y`
+  return word.length > 3 && word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word
+}
+
+/** One text for all titles that say the same. */
+export function signatureKey(s: TitleSignature): string {
+  return [s.words.join(' '), s.sizes.join(' '), s.colours.join(' '), s.pack].join('\u0001')
+}

@@ -1,0 +1,2 @@
+export * from './gtin'
+export * from './day'

@@ -1,0 +1,95 @@
+import { dayNumber } from '../identity'
+
+/** In which order a file writes day, month and year where they are all digits. */
+export type DateOrder = 'dmy' | 'mdy'
+
+export interface DateOrderGuess {
+  order: DateOrder
+  sure: boolean
+  example: string | null
+}
+
+const numeric = /^(\d{1,2})[./-](\d{1,2})[./-](\d{4}|\d{2})\b/
+
+/** 25/12 can only be day first and 12/25 only month first; where nothing decides, dots speak for day first, else it is asked. */
+export function guessDateOrder(texts: Iterable<string>): DateOrderGuess {
+  let dmy = 0
+  let mdy = 0
+  let doubtful: string | null = null
+  for (const text of texts) {
+    const m = numeric.exec(text.trim())
+    if (!m) continue
+    const [a, b] = [Number(m[1]), Number(m[2])]
+    if (a > 12 && b <= 12) dmy++
+    else if (b > 12 && a <= 12) mdy++
+    else if (/^\d+\./.test(text.trim())) dmy += 0.01
+    else if (a !== b) doubtful ??= text.trim()
+  }
+  const sure = (dmy > 0) !== (mdy > 0) || (doubtful === null && mdy === 0)
+  return { order: mdy > dmy ? 'mdy' : 'dmy', sure, example: sure ? null : doubtful }
+}
+
+/**
+ * The day a text names, as days since 1970, or null. Of a time with an offset the day that is written counts, not the day in
+ * universal time. Month names are read in eight languages.
+ *
+ * @example parseDay('31.02.2026', 'dmy') // null: there is no such day
+ */
+export function parseDay(text: string, order: DateOrder): number | null {
+  const t = text.trim()
+  let m = /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?:$|[T ])/.exec(t)
+  if (m) return dayNumber(Number(m[1]), Number(m[2]), Number(m[3]))
+  m = /^(\d{4})(\d{2})(\d{2})$/.exec(t)
+  if (m) return dayNumber(Number(m[1]), Number(m[2]), Number(m[3]))
+  m = /^(\d{4})-?W(\d{2})$/i.exec(t)
+  if (m) return isoWeekStart(Number(m[1]), Number(m[2]))
+  m = numeric.exec(t)
+  if (m) {
+    const [a, b] = [Number(m[1]), Number(m[2])]
+    return order === 'dmy' ? dayNumber(year(m[3]), b, a) : dayNumber(year(m[3]), a, b)
+  }
+  m = /^(\d{1,2})\.?[ -](?:de )?(\p{L}{3,})\.?,?[ -](?:de )?(\d{4}|\d{2})\b/u.exec(t)
+  if (m) return dayNumber(year(m[3]), monthOf(m[2]), Number(m[1]))
+  m = /^(\p{L}{3,})\.? (\d{1,2})(?:st|nd|rd|th)?,? (\d{4})\b/u.exec(t)
+  if (m) return dayNumber(year(m[3]), monthOf(m[1]), Number(m[2]))
+  return null
+}
+
+/** Monday of an ISO 8601 week; null where the year has no such week. */
+function isoWeekStart(y: number, week: number): number | null {
+  const fourth = dayNumber(y, 1, 4)
+  if (fourth === null || week < 1 || week > 53) return null
+  const monday = fourth - ((((fourth + 3) % 7) + 7) % 7)
+  return monday + (week - 1) * 7
+}
+
+function year(text: string | undefined): number {
+  const y = Number(text)
+  return y < 100 ? (y < 70 ? 2000 + y : 1900 + y) : y
+}
+
+const months = monthNames(['en', 'de', 'fr', 'es', 'it', 'nl', 'pt', 'pl'])
+
+function monthOf(name: string | undefined): number {
+  const key = fold(name ?? '')
+  return months.get(key) ?? months.get(key.slice(0, 3)) ?? 0
+}
+
+function monthNames(locales: string[]): Map<string, number> {
+  const names = new Map<string, number>()
+  for (const locale of locales) {
+    for (const style of ['long', 'short'] as const) {
+      const format = new Intl.DateTimeFormat(locale, { month: style, day: 'numeric', timeZone: 'UTC' })
+      for (let month = 1; month <= 12; month++) {
+        const part = format.formatToParts(Date.UTC(2026, month - 1, 1)).find((p) => p.type === 'month')
+        const key = fold(part?.value ?? '')
+        if (key.length >= 3 && !names.has(key)) names.set(key, month)
+      }
+    }
+  }
+  return names
+}
+
+function fold(text: string): string {
+  return text.normalize('NFD').replace(/\p{M}|\./gu, '').toLowerCase()
+}

@@ -1,0 +1,104 @@
+import { TableBuilder, type RowRecord, type Table } from '../tables'
+import { isBlank, type Cell, type OpenedFile } from './opened-file'
+import type { Mapping } from './propose-mapping'
+import { rowReader } from './read-record'
+import { isNumeric, recordKind } from './record-kinds'
+
+export interface RejectedRow {
+  row: number
+  reason: string
+  cells: Cell[]
+}
+
+export interface ImportResult {
+  table: Table
+  /** rows of the file that became records */
+  taken: number
+  rejected: RejectedRow[]
+  /** rejected rows beyond those kept with their cells */
+  rejectedMore: number
+  doubts: { row: number; field: string; reason: string }[]
+  doubtsMore: number
+  /** last day the figures speak of */
+  capturedOn: number
+}
+
+export interface ImportOptions {
+  signal?: AbortSignal
+  /** share of the file read, 0–1, and rows taken so far */
+  onProgress?: (done: number, rows: number) => void
+}
+
+const kept = 20_000
+
+/**
+ * Reads every row under the mapping into a typed table. Rows that cannot be taken come back with number and reason;
+ * a record that repeats an earlier one to the letter is one of them.
+ *
+ * @throws Problem 'cancelled'
+ */
+export async function importRows(file: OpenedFile, mapping: Mapping, options: ImportOptions = {}): Promise<ImportResult> {
+  const kind = recordKind(mapping.kind)
+  const read = rowReader(mapping)
+  const builder = new TableBuilder(
+    kind.fields.map((f) => ({ name: f.name, type: isNumeric(f.type) ? ('number' as const) : ('text' as const) })),
+  )
+  const result: ImportResult = {
+    table: { rows: 0, columns: {} },
+    taken: 0,
+    rejected: [],
+    rejectedMore: 0,
+    doubts: [],
+    doubtsMore: 0,
+    capturedOn: mapping.capturedOn,
+  }
+  const seen = new Map<string, { row: number; print: string }>()
+  for await (const { batch, done } of file.rows(options.signal)) {
+    for (const { row, cells } of batch) {
+      const { records, rejected, doubts } = read(cells)
+      const reason = rejected ?? repeats(records, row, seen)
+      if (reason !== null) {
+        if (result.rejected.length < kept) result.rejected.push({ row, reason, cells })
+        else result.rejectedMore++
+        continue
+      }
+      for (const record of records) {
+        builder.add(record)
+        if (mapping.kind === 'sales' && typeof record.day === 'number') {
+          result.capturedOn = Math.max(result.capturedOn, record.day)
+        }
+      }
+      result.taken++
+      for (const doubt of doubts) {
+        if (result.doubts.length < kept) result.doubts.push({ row, ...doubt })
+        else result.doubtsMore++
+      }
+    }
+    options.onProgress?.(done, result.taken)
+  }
+  result.table = builder.finish()
+  return result
+}
+
+/** The same key with the same values is a repeat; the same key with other values is a second record, and taken. */
+function repeats(records: RowRecord[], row: number, seen: Map<string, { row: number; print: string }>): string | null {
+  const first = records[0]
+  if (!first) return null
+  const key = [first.market, first.supplier, first.id, first.day].join('\u0001')
+  const print = records.map((r) => Object.values(r).join('\u0001')).join('\u0002')
+  const before = seen.get(key)
+  if (before?.print === print) return `an exact repeat of row ${before.row}`
+  if (!before) seen.set(key, { row, print })
+  return null
+}
+
+/** Rejected rows as a file that can be corrected and brought again: the file's own headings, with row and reason in front. */
+export function rejectedAsTable(headings: readonly string[], rejected: readonly RejectedRow[]): Cell[][] {
+  return [
+    [rejectColumns[0], rejectColumns[1], ...headings],
+    ...rejected.map((r) => [r.row, r.reason, ...headings.map((_, i) => (isBlank(r.cells[i]) ? '' : (r.cells[i] as Cell)))]),
+  ]
+}
+
+/** Headings that a download of rejected rows adds; a file of the same shape is recognised without them. */
+export const rejectColumns = ['Row in file', 'Why it was not taken'] as const

@@ -1,0 +1,80 @@
+/** How a file writes numbers. `group` is '' where no thousands marks were seen. */
+export interface NumberStyle {
+  decimal: '.' | ','
+  group: '' | '.' | ',' | ' ' | "'"
+}
+
+export interface NumberStyleGuess {
+  style: NumberStyle
+  /** false when every number in the file could be read both ways and the user must say */
+  sure: boolean
+  /** a number that shows the doubt */
+  example: string | null
+}
+
+/**
+ * Reads the style off the texts of a file. A mark is the decimal mark where it comes last of two kinds, or is not followed
+ * by exactly three digits; it groups thousands where it repeats. '1.234' alone proves nothing.
+ */
+export function guessNumberStyle(texts: Iterable<string>): NumberStyleGuess {
+  const votes = { '.': 0, ',': 0 }
+  let doubtful: string | null = null
+  let group: NumberStyle['group'] = ''
+  for (const raw of texts) {
+    const text = bareNumber(raw)
+    if (text === null) continue
+    const spaced = /\d[ ']\d{3}/.exec(text)
+    if (spaced) group = spaced[0].charAt(1) as NumberStyle['group']
+    const marks = text.match(/[.,]/g) ?? []
+    if (marks.length === 0) continue
+    const last = marks.at(-1) as '.' | ','
+    const tail = text.length - 1 - text.lastIndexOf(last)
+    if (new Set(marks).size === 2) votes[last] += 3
+    else if (marks.length > 1) votes[last === '.' ? ',' : '.'] += 3
+    else if (tail !== 3 || /^-?0[.,]/.test(text)) votes[last] += 1
+    else doubtful ??= text
+  }
+  const decimal = votes[','] > votes['.'] ? ',' : '.'
+  const other = decimal === '.' ? ',' : '.'
+  const sure = votes['.'] + votes[','] > 0 || doubtful === null
+  return { style: { decimal, group: group || other }, sure, example: sure ? null : doubtful }
+}
+
+/** The digits and marks of a number in text, without signs of currency, percent and spaces at the ends; null where it is none. */
+export function bareNumber(text: string): string | null {
+  let bare = text.normalize('NFKC').replace(/[\u2212\u2013]/g, '-').trim()
+  const negative = /^\(.*\)$/.test(bare) || /-$/.test(bare)
+  bare = bare.replace(/^\(|\)$|-$/g, '').trim()
+  bare = bare
+    .replace(/^([-+]?)\s*(?:\p{Sc}|[A-Z]{3}|zł|kr|Fr)\.?\s*/u, '$1')
+    .replace(/\s*(?:\p{Sc}|[A-Z]{3}|zł|Kč|kr|Fr|%)\.?$/u, '')
+    .replace(/\s+/g, ' ')
+    .replace(/^\+/, '')
+  if (!/^-?\d[\d.,' ]*$/.test(bare) && !/^-?[.,]\d+$/.test(bare)) return null
+  return negative ? `-${bare}` : bare
+}
+
+/**
+ * A number's text in plain form ('1234.5'), or null where it does not fit the style: groups must be of three digits, so a
+ * date or a part number is not taken for a number.
+ */
+export function plainNumber(text: string, style: NumberStyle): string | null {
+  const bare = bareNumber(text)
+  if (bare === null) return null
+  const d = style.decimal === '.' ? '\\.' : ','
+  const whole = style.group === '' ? '' : `|\\d{1,3}(?:[${style.group}${style.group === ' ' ? '' : ' '}']\\d{3})+`
+  const m = new RegExp(`^(-?)(\\d+${whole})?(?:${d}(\\d+))?$`).exec(bare)
+  if (!m || (m[2] === undefined && m[3] === undefined)) return null
+  const digits = (m[2] ?? '0').replace(/\D/g, '')
+  return `${m[1]}${digits}${m[3] === undefined ? '' : `.${m[3]}`}`
+}
+
+/** E4 of a plain number's text, exact (no floating point on the way); digits past the fourth are rounded half away from zero. */
+export function e4OfPlain(plain: string): number | null {
+  const m = /^(-?)(\d+)(?:\.(\d+))?$/.exec(plain)
+  if (!m) return null
+  const fraction = (m[3] ?? '').padEnd(5, '0')
+  const e4 = Number(m[2]) * 10_000 + Number(fraction.slice(0, 4)) + (Number(fraction[4]) >= 5 ? 1 : 0)
+  if (!Number.isSafeInteger(e4)) return null
+  return m[1] === '-' && e4 !== 0 ? -e4 : e4
+}

@@ -1,0 +1,51 @@
+import type { Encoding } from './decode-text'
+
+export type Cell = string | number | boolean | null
+
+/** A file as the platform hands it over: the part of the web's Blob and File that is needed. */
+export interface FileSource {
+  name: string
+  size: number
+  lastModified?: number
+  slice(start: number, end: number): { arrayBuffer(): Promise<ArrayBuffer> }
+  stream(): ReadableStream<Uint8Array>
+  arrayBuffer(): Promise<ArrayBuffer>
+}
+
+export interface NumberedRow {
+  /** as the user counts rows in the file, from 1 */
+  row: number
+  cells: Cell[]
+}
+
+/** What stands in a file, before any of it has a meaning. */
+export interface OpenedFile {
+  name: string
+  format: 'delimited' | 'xlsx' | 'json' | 'ndjson'
+  encoding: Encoding | null
+  delimiter: string | null
+  sheet: string | null
+  sheets: string[]
+  /** the texts that stand above the heading row, or beside the records in JSON */
+  notes: string[]
+  headings: string[]
+  /** the first rows, to judge and to show */
+  sample: NumberedRow[]
+  /** All rows under the heading in batches, with the share of the file read so far (0–1). Can be called again. */
+  rows(signal?: AbortSignal): AsyncIterable<{ batch: NumberedRow[]; done: number }>
+}
+
+export const limits = {
+  textMegabytes: 400,
+  bookMegabytes: 50,
+  jsonMegabytes: 100,
+  unzippedMegabytes: 400,
+  columns: 400,
+  depth: 40,
+  sampleRows: 2000,
+  sampleBytes: 1_500_000,
+}
+
+export function isBlank(cell: Cell | undefined): boolean {
+  return cell === null || cell === undefined || (typeof cell === 'string' && cell.trim() === '')
+}

@@ -1,0 +1,125 @@
+import type { RowRecord, RowValue } from '../tables'
+import type { Mapping } from './propose-mapping'
+import { isBlank, type Cell } from './opened-file'
+import { currencyInCell, readValue } from './read-value'
+import { recordKind, type Field } from './record-kinds'
+import { tiersToText, type Tier } from './tiers'
+
+export interface ReadRow {
+  /** one record, or one for each day of a wide sales row; empty where the row cannot be taken */
+  records: RowRecord[]
+  /** why not, where it cannot */
+  rejected: string | null
+  /** values that were left unknown, with the reason */
+  doubts: { field: string; reason: string }[]
+}
+
+/** A function that reads rows under one mapping; made once a file. */
+export function rowReader(mapping: Mapping): (cells: readonly Cell[]) => ReadRow {
+  const kind = recordKind(mapping.kind)
+  const byName = new Map(kind.fields.map((f) => [f.name, f]))
+  const columns = mapping.columns.flatMap((use, at) => {
+    const field = use.as === 'field' ? byName.get(use.field) : undefined
+    return field ? [{ at, field }] : []
+  })
+  const tierColumns = mapping.columns.flatMap((use, at) => (use.as === 'tier' ? [{ at, from: use.from }] : []))
+  const dayColumns = mapping.columns.flatMap((use, at) => (use.as === 'day' ? [{ at, day: use.day }] : []))
+  const mapped = [...columns.map((c) => c.at), ...tierColumns.map((c) => c.at), ...dayColumns.map((c) => c.at)]
+
+  return (cells) => {
+    const record: RowRecord = {}
+    const doubts: ReadRow['doubts'] = []
+    if (mapped.every((at) => isBlank(cells[at]))) return reject('no column that is used holds anything')
+    for (const { at, field } of columns) {
+      const { value, reason } = readValue(cells[at] ?? null, field.type, mapping)
+      record[field.name] = value
+      if (reason !== undefined) doubts.push({ field: field.name, reason })
+      if (field.type === 'money' && value !== null) record.currency ??= currencyInCell(cells[at] ?? null)
+    }
+    fillFromFile(record, mapping)
+    readTiers(record, cells, tierColumns, mapping, doubts)
+    const lacking = lack(kind.fields, record, cells, columns, dayColumns.length > 0, doubts)
+    if (lacking) return reject(lacking)
+    if (dayColumns.length === 0) return { records: [record], rejected: null, doubts }
+    return wide(record, cells, dayColumns, mapping, doubts)
+  }
+}
+
+function reject(reason: string): ReadRow {
+  return { records: [], rejected: reason, doubts: [] }
+}
+
+function fillFromFile(record: RowRecord, mapping: Mapping): void {
+  record.currency ??= mapping.currency
+  if (mapping.kind === 'offers') record.supplier ??= mapping.supplier
+  else record.market ??= mapping.market
+}
+
+function readTiers(
+  record: RowRecord,
+  cells: readonly Cell[],
+  columns: { at: number; from: number }[],
+  mapping: Mapping,
+  doubts: ReadRow['doubts'],
+): void {
+  if (mapping.kind !== 'offers') return
+  const tiers: Tier[] = []
+  for (const { at, from } of columns) {
+    const { value, reason } = readValue(cells[at] ?? null, 'money', mapping)
+    if (reason !== undefined) doubts.push({ field: 'tiers', reason })
+    if (typeof value === 'number') tiers.push({ from, priceE4: value })
+  }
+  const single = record.price
+  if (tiers.length === 0 && typeof single === 'number') tiers.push({ from: 1, priceE4: single })
+  record.tiers = tiers.length === 0 ? null : tiersToText(tiers)
+  if (typeof record.price !== 'number') record.price = tiers[0]?.priceE4 ?? null
+}
+
+/** The first thing a row lacks that its kind cannot do without, in words. */
+function lack(
+  fields: readonly Field[],
+  record: RowRecord,
+  cells: readonly Cell[],
+  columns: { at: number; field: Field }[],
+  isWide: boolean,
+  doubts: ReadRow['doubts'],
+): string | null {
+  const total = cells.findIndex((c) => typeof c === 'string' && /^(grand )?(total|sum|totals|summe|gesamt)\b:?/i.test(c.trim()))
+  const has = (name: string) => record[name] !== null && record[name] !== undefined
+  if (total >= 0 && !has('id')) return `a total line ('${String(cells[total]).trim()}'), not a record`
+  const wanted = fields.filter((f) => (f.required && !(isWide && (f.name === 'day' || f.name === 'units'))) || isOfferPrice(f, fields))
+  for (const field of wanted) {
+    if (has(field.name)) {
+      if (field.type === 'money' && (record[field.name] as number) <= 0) return `no usable ${field.label.toLowerCase()}: not above zero`
+      continue
+    }
+    const column = columns.find((c) => c.field === field)
+    const cell = column ? cells[column.at] : null
+    const said = isBlank(cell) ? 'empty' : `'${String(cell).slice(0, 60)}'`
+    const also = doubts.filter((d) => d.field !== field.name).map((d) => d.reason)
+    return [`no usable ${field.label.toLowerCase()} (${said})`, ...also].join('; ')
+  }
+  return null
+}
+
+function isOfferPrice(field: Field, fields: readonly Field[]): boolean {
+  return field.name === 'price' && fields.some((f) => f.name === 'minOrder')
+}
+
+/** A row with one column a day becomes one record a day; an empty cell is a day without a figure, and no record. */
+function wide(
+  record: RowRecord,
+  cells: readonly Cell[],
+  columns: { at: number; day: number }[],
+  mapping: Mapping,
+  doubts: ReadRow['doubts'],
+): ReadRow {
+  const records: RowRecord[] = []
+  for (const { at, day } of columns) {
+    if (isBlank(cells[at])) continue
+    const { value, reason } = readValue(cells[at] ?? null, 'count', mapping)
+    if (reason !== undefined) doubts.push({ field: 'units', reason })
+    if (value !== null) records.push({ ...record, day, units: value as RowValue })
+  }
+  return records.length > 0 ? { records, rejected: null, doubts } : reject('no day holds a figure')
+}

@@ -1,0 +1,105 @@
+import { decodeHTML } from 'entities'
+import { normaliseGtin } from '../identity'
+import { isCurrencyCode, recogniseCurrency } from '../money'
+import { parseDay, type DateOrder } from './day-style'
+import { bareNumber, e4OfPlain, plainNumber, type NumberStyle } from './number-style'
+import type { Cell } from './opened-file'
+import type { FieldType } from './record-kinds'
+
+/** A value as read, or why it could not be. `null` with no reason is an honest 'not known'. */
+export type ReadValue = { value: string | number | null; reason?: undefined } | { value: null; reason: string }
+
+const unknownWords = new Set(['', 'n/a', 'na', '-', '–', '—', 'none', 'null', 'unknown', 'nan', '?', 'k.a.', 'n.a.'])
+const maxText = 2000
+
+/** Reads one cell as a field's type. Nothing is rounded or guessed: what does not fit has a reason a user can act on. */
+export function readValue(cell: Cell, type: FieldType, style: { number: NumberStyle; order: DateOrder }): ReadValue {
+  if (cell === null || typeof cell === 'boolean') {
+    return { value: typeof cell === 'boolean' && type === 'text' ? String(cell) : null }
+  }
+  const text = typeof cell === 'number' ? String(cell) : clean(cell)
+  if (unknownWords.has(text.toLowerCase())) return { value: null }
+  switch (type) {
+    case 'text':
+      return { value: text }
+    case 'id':
+      return { value: text.slice(0, 80) }
+    case 'list':
+      return { value: split(text, /[,|;]/).join('|') }
+    case 'path':
+      return { value: split(text, /[|>/]/).join(' / ') }
+    case 'gtin': {
+      const gtin = normaliseGtin(text)
+      return gtin ? { value: gtin } : fail(`'${text}' is no valid barcode`)
+    }
+    case 'currency':
+      return readCurrency(text)
+    case 'day': {
+      const day = parseDay(text, style.order)
+      return day === null ? fail(`'${text}' is no date`) : { value: day }
+    }
+    case 'lead':
+      return readLead(text)
+    case 'tiers':
+      return fail('price steps are read from columns of their own')
+    default:
+      return readNumber(cell, text, type, style.number)
+  }
+}
+
+function readNumber(cell: Cell, text: string, type: FieldType, style: NumberStyle): ReadValue {
+  const plain = typeof cell === 'number' ? plainOfNumber(cell) : plainNumber(text, style)
+  if (plain === null) return fail(`'${text}' is no number`)
+  if (type === 'money') {
+    const e4 = e4OfPlain(plain)
+    return e4 === null ? fail(`'${text}' is too large an amount`) : { value: e4 }
+  }
+  const value = Number(plain)
+  if (type === 'ratio') return { value: /%\s*$/.test(text) ? value / 100 : Math.abs(value) > 3 ? value / 100 : value }
+  if (type === 'rating') return value >= 0 && value <= 5 ? { value } : fail(`'${text}' is not from 0 to 5 stars`)
+  if (value < 0) return fail(`'${text}' is below zero`)
+  return Number.isInteger(value) ? { value } : fail(`'${text}' is no whole number`)
+}
+
+/** A spreadsheet's or JSON's number without binary dust: 2.2800000000000002 is 2.28. */
+function plainOfNumber(value: number): string | null {
+  if (!Number.isFinite(value)) return null
+  const text = String(Number(value.toPrecision(15)))
+  return /e/.test(text) ? value.toFixed(10) : text
+}
+
+function readCurrency(text: string): ReadValue {
+  const code = text.toUpperCase()
+  if (isCurrencyCode(code)) return { value: code }
+  const found = recogniseCurrency(text)
+  return found ? { value: found.currency } : fail(`'${text}' is no currency`)
+}
+
+function readLead(text: string): ReadValue {
+  const numbers = text.match(/\d+(?:[.,]\d+)?/g)?.map((n) => Number(n.replace(',', '.')))
+  if (!numbers) return fail(`'${text}' names no days`)
+  const factor = /week/i.test(text) ? 7 : /month/i.test(text) ? 30 : /hour/i.test(text) ? 1 / 24 : 1
+  return { value: Math.ceil(Math.max(...numbers) * factor) }
+}
+
+/** Text as a person reads it: entities resolved once, control characters and doubled spaces gone. It stays text, whatever it says. */
+function clean(text: string): string {
+  const plain = text.includes('&') ? decodeHTML(text) : text
+  // eslint-disable-next-line no-control-regex -- control characters are what is being removed
+  return plain.replace(/[\u0000-\u001f\u007f\u200b\ufeff]+/g, ' ').replace(/\s+/g, ' ').trim().slice(0, maxText)
+}
+
+function split(text: string, at: RegExp): string[] {
+  return text.split(at).map((part) => part.trim()).filter((part) => part !== '')
+}
+
+function fail(reason: string): ReadValue {
+  return { value: null, reason }
+}
+
+/** The currency a money cell itself names, if any. */
+export function currencyInCell(cell: Cell): string | null {
+  if (typeof cell !== 'string' || bareNumber(cell) === null) return null
+  const found = recogniseCurrency(cell)
+  return found?.sure ? found.currency : null
+}

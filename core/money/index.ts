@@ -1,0 +1,3 @@
+export * from './amount'
+export * from './rates'
+export * from './recognise-currency'

@@ -1,0 +1,2 @@
+export * from './problem'
+export { sentences, type ProblemCode } from './sentences'

@@ -1,0 +1,38 @@
+/** Every way things can go wrong, with the sentence a seller reads: what, where, what to do. */
+export const sentences = {
+  unexpected: 'Something went wrong that Sickle did not foresee: {text}. Nothing was changed; please try again.',
+  cancelled: 'Cancelled. Nothing was changed.',
+
+  'file-empty': '{file} is empty. Choose a file with at least a heading and one row.',
+  'file-too-large':
+    '{file} is {megabytes} MB; Sickle takes {kind} files up to {limit} MB. Split it, or export a shorter period.',
+  'file-binary':
+    '{file} is not a table: it holds binary data Sickle cannot read. Export it as CSV, TSV, XLSX, JSON or NDJSON.',
+  'file-old-spreadsheet': '{file} is an old spreadsheet (XLS). Save it as XLSX or CSV and bring it again.',
+  'file-xlsx-broken': '{file} cannot be opened as a spreadsheet: it is damaged or incomplete. Export it again.',
+  'file-json-broken': '{file} is not valid JSON: {reason}. Export it again, or mend it there.',
+  'file-json-deep': '{file} is nested more than {limit} levels deep, which no sales table needs. Export a plainer form.',
+  'file-no-table': '{file} holds no table: no heading row with rows under it was found.',
+  'file-wide': '{file} has {columns} columns; Sickle takes up to {limit}. Export fewer columns.',
+  'kind-unclear':
+    '{file} is not recognised as listings, sales or supplier offers. Say what it holds and which column is which.',
+  'field-missing': '{field} is needed for {kind}: choose the column that holds it.',
+  'question-open': 'One question is still open: {question}',
+
+  'money-mixed': '{a} and {b} cannot be added without a rate. Enter a rate for {b} in Settings.',
+  'money-no-rate': 'No rate from {from} to {to}. Enter one in Settings.',
+  'money-range': 'The amount {amount} is out of range.',
+  'input-invalid': '{name} must be {want}; it is {got}.',
+  'schedule-invalid': 'The fee schedule cannot be used: {reason}.',
+
+  'backup-damaged': '{file} is not a whole Sickle backup: {reason}. Nothing was changed.',
+  'backup-newer': '{file} was written by a newer Sickle (format {version}). Update Sickle first. Nothing was changed.',
+  'drafts-invalid': '{file} cannot be read as listing drafts: {reason}. Nothing was changed.',
+  'cut-invalid': 'This Cut cannot be read: {reason}.',
+
+  'storage-full': 'The browser gives Sickle no more space. Remove an import from the ledger, or free disk space.',
+  'storage-closed': 'The browser does not let Sickle keep data here (private window?). Open it in a normal window.',
+  'demo-missing': 'The demo files are not served here. Start Sickle with `npm run demo`.',
+} as const
+
+export type ProblemCode = keyof typeof sentences

@@ -1,0 +1,86 @@
+import js from '@eslint/js'
+import prettier from 'eslint-config-prettier'
+import vue from 'eslint-plugin-vue'
+import globals from 'globals'
+import { defineConfig } from 'eslint/config'
+import ts from 'typescript-eslint'
+import vueParser from 'vue-eslint-parser'
+
+/** Imports point inward only: what each part of the house may not reach. */
+const forbid = (...patterns) => ({
+  'no-restricted-imports': [
+    'error',
+    { patterns: patterns.map(([group, message]) => ({ group, message })) },
+  ],
+})
+const noWeb = [['@sickle/web*', '**/web/src/**'], 'nothing imports web']
+const noServer = [['@sickle/server*', '**/server/**', 'express'], 'only the server knows Express']
+const noVue = [['vue', 'vue-*', 'pinia', 'naive-ui', 'd3*', 'idb'], 'the core knows no interface and no storage']
+const noStandins = [['@sickle/standins*', '**/standins/**'], 'only the server and tests know the stand-ins']
+const coreDoor = [['@sickle/core/*/*', '**/../../*/!(index)*'], "a core folder is entered by its index.ts"]
+
+const stages = ['gather', 'finds', 'margin', 'sheaves', 'launch']
+
+export default defineConfig(
+  { ignores: ['**/dist/', '**/coverage/', 'playwright-report/', 'test-results/'] },
+  js.configs.recommended,
+  ...vue.configs['flat/recommended'],
+  { files: ['**/*.{ts,vue}'], extends: [ts.configs.recommendedTypeChecked] },
+  {
+    files: ['**/*.ts'],
+    languageOptions: {
+      parserOptions: { projectService: true, extraFileExtensions: ['.vue'], tsconfigRootDir: import.meta.dirname },
+    },
+  },
+  {
+    files: ['**/*.vue'],
+    languageOptions: {
+      parser: vueParser,
+      parserOptions: {
+        parser: ts.parser,
+        projectService: true,
+        extraFileExtensions: ['.vue'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+  },
+  { files: ['web/**/*.{ts,vue}'], languageOptions: { globals: globals.browser } },
+  { files: ['**/*.{mjs,js}'], languageOptions: { globals: { ...globals.node, ...globals.browser } } },
+  {
+    files: ['**/*.{ts,vue}'],
+    rules: {
+      '@typescript-eslint/require-await': 'off',
+      '@typescript-eslint/restrict-template-expressions': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      'no-empty': ['error', { allowEmptyCatch: false }],
+      'vue/no-v-html': 'error',
+      'vue/multi-word-component-names': 'off',
+      'vue/require-default-prop': 'off',
+    },
+  },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['core/**/*.test.ts'],
+    rules: {
+      ...forbid(noWeb, noServer, noVue, noStandins, coreDoor),
+      'no-restricted-globals': ['error', 'document', 'window', 'self', 'fetch', 'indexedDB', 'localStorage', 'setTimeout'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'the clock is passed in' },
+        { object: 'Math', property: 'random', message: 'the random source is passed in' },
+      ],
+    },
+  },
+  { files: ['standins/**/*.ts'], rules: forbid(noWeb, noServer, noVue) },
+  { files: ['server/**/*.ts'], rules: forbid(noWeb, noVue) },
+  { files: ['web/src/**/*.{ts,vue}'], ignores: ['**/*.test.ts'], rules: forbid(noServer, noStandins, [['@sickle/core/*/*'], 'by its door']) },
+  // A stage never imports another stage: what two need moves to shared/.
+  ...stages.map((stage) => ({
+    files: [`web/src/stages/${stage}/**/*.{ts,vue}`],
+    rules: forbid(noServer, noStandins, [
+      stages.filter((s) => s !== stage).flatMap((s) => [`**/${s}/*`, `@/stages/${s}/*`]),
+      'a stage never imports another stage',
+    ]),
+  })),
+  prettier,
+)

@@ -1,0 +1,31 @@
+const swc = ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } } }]
+const base = {
+  extensionsToTreatAsEsm: ['.ts', '.vue'],
+  moduleFileExtensions: ['ts', 'vue', 'mjs', 'js', 'json'],
+  testPathIgnorePatterns: ['/node_modules/', '/dist/'],
+}
+const node = (displayName) => ({
+  ...base,
+  displayName,
+  rootDir: displayName,
+  testEnvironment: 'node',
+  transform: { '\\.ts$': swc },
+})
+export default {
+  testTimeout: 30000, // the first import of naive-ui takes seconds on a cold cache
+  projects: [
+    node('core'),
+    node('standins'),
+    node('server'),
+    {
+      ...base,
+      displayName: 'web',
+      rootDir: 'web',
+      testEnvironment: '<rootDir>/../tools/jest-jsdom.mjs',
+      testEnvironmentOptions: { customExportConditions: ['node', 'node-addons'] },
+      setupFiles: ['fake-indexeddb/auto'],
+      moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+      transform: { '\\.ts$': swc, '\\.vue$': '<rootDir>/../tools/jest-vue.mjs' },
+    },
+  ],
+}
