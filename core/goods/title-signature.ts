@@ -13,7 +13,7 @@ const noise = new Set(
   'a an and the of for with in on to by from your our new brand genuine quality premium best great top free delivery shipping postage fast gift ideal perfect uk eu ireland irish sale offer hot rare lovely beautiful unique item product pack set pcs pieces piece lot x pk ct pair dozen twin count un und mit de la le'.split(' '),
 )
 const colours = new Set(
-  'black white red green blue yellow orange purple pink brown grey olive sage terracotta natural clear cream navy teal copper silver gold anthracite turquoise rust mustard charcoal'.split(' '),
+  'black white red green blue yellow orange purple pink brown grey olive sage terracotta natural clear cream navy teal copper silver gold anthracite turquoise rust mustard charcoal ochre'.split(' '),
 )
 const spelling: Record<string, string> = { gray: 'grey', transparent: 'clear', colour: 'color', grün: 'green', litre: 'l', litres: 'l', liter: 'l', inch: 'in', inches: 'in', grams: 'g', gram: 'g', cms: 'cm' }
 const unit = 'mm|cm|m|ml|cl|l|g|kg|oz|in|ft|w|v|litres|litre|liter|inches|inch|grams|gram|cms'

@@ -1,3 +1,4 @@
+export type { Capture } from './capture'
 export * from './decode-text'
 export * from './day-style'
 export { findHeading } from './find-heading'

@@ -1,2 +1,3 @@
+export * from './row-reader'
 export * from './table'
 export * from './table-builder'

@@ -13,7 +13,7 @@ export interface ColumnSpec {
 export class TableBuilder {
   #rows = 0
   #capacity = 1024
-  readonly #parts: { spec: ColumnSpec; codes: Int32Array; values: Float64Array; words: string[]; index: Map<string, number> }[]
+  readonly #parts: { spec: ColumnSpec; codes: Int32Array; values: Float64Array; words: string[]; index: Map<string, number>; known: boolean }[]
 
   constructor(specs: readonly ColumnSpec[]) {
     this.#parts = specs.map((spec) => ({
@@ -22,6 +22,7 @@ export class TableBuilder {
       values: new Float64Array(spec.type === 'number' ? this.#capacity : 0),
       words: [],
       index: new Map(),
+      known: false,
     }))
   }
 
@@ -34,6 +35,7 @@ export class TableBuilder {
     if (this.#rows === this.#capacity) this.#grow()
     for (const part of this.#parts) {
       const value = record[part.spec.name] ?? null
+      if (value !== null) part.known = true
       if (part.spec.type === 'number') part.values[this.#rows] = typeof value === 'number' ? value : NaN
       else part.codes[this.#rows] = value === null ? -1 : codeOf(part, String(value))
     }
@@ -41,9 +43,11 @@ export class TableBuilder {
     return this
   }
 
+  /** The table; columns in which nothing is known are left out, readers take them as unknown. */
   finish(): Table {
     const columns: Record<string, Column> = {}
-    for (const { spec, codes, values, words } of this.#parts) {
+    for (const { spec, codes, values, words, known } of this.#parts) {
+      if (!known) continue
       columns[spec.name] =
         spec.type === 'text'
           ? { type: 'text', codes: codes.slice(0, this.#rows), words }

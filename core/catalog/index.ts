@@ -1,0 +1,7 @@
+export * from './build-items'
+export * from './grade'
+export * from './item'
+export * from './item-costs'
+export { listingKey, mergeListings, type Listing } from './merge-listings'
+export { lowestOn, priceItem } from './price-item'
+export * from './rules'

@@ -1,0 +1,67 @@
+import { blankInputs, type CostInputs } from '../margin'
+import { convert, findRate } from '../money'
+import type { Offer } from '../supply'
+import type { GoodsKind, SellerRules } from './rules'
+
+/** What it costs to sell an item on one market, from the seller's rules, the market's fees and a supplier's offer. */
+export interface ItemCost {
+  inputs: CostInputs
+  /** why a cost is not known or assumed, in words */
+  notes: string[]
+}
+
+/**
+ * Cost inputs in the home currency. Without an offer the goods' cost is unknown (digital goods cost nothing); a market
+ * without a fee schedule has no fees, and that is noted.
+ *
+ * @param packs pieces in the listing sold and in the supplier's pack
+ */
+export function itemCost(
+  rules: SellerRules,
+  market: string,
+  kind: GoodsKind,
+  offer: Offer | null,
+  packs: { sold: number; bought: number },
+): ItemCost {
+  const home = rules.homeCurrency
+  const notes: string[] = []
+  const inputs: CostInputs = { ...blankInputs(home), ...rules.costs, packSold: packs.sold, packBought: packs.bought }
+  const schedule = rules.schedules.find((s) => s.market === market)
+  if (schedule) {
+    const rate = findRate(schedule.currency, home, rules.rates)
+    if (rate) inputs.fees = schedule.lines.map((line) => scaleFee(line, rate.rate))
+    else notes.push(`no rate for the fees of ${market} (${schedule.currency})`)
+  } else notes.push(`no fees are entered for ${market}`)
+  if (kind === 'digital') {
+    Object.assign(inputs, { tiers: [], postageOutE4: 0, packingE4: 0, fulfilmentE4: 0, storagePerMonthE4: 0, costPerReturnE4: 0 })
+    return { inputs, notes }
+  }
+  if (kind === 'printed') Object.assign(inputs, { orderQuantity: 1, postageOutE4: 0, packingE4: 0, recoveredRatio: 0 })
+  if (!offer) {
+    notes.push('no supplier offer is known')
+    return { inputs, notes }
+  }
+  inputs.orderQuantity = Math.max(inputs.orderQuantity, kind === 'printed' ? 1 : offer.minOrder)
+  const currency = offer.currency
+  if (currency === null || !findRate(currency, home, rules.rates)) {
+    notes.push(`no rate for the offer's currency (${currency ?? 'not stated'})`)
+    return { inputs, notes }
+  }
+  const toHome = (e4: number) => Math.round(e4 * (findRate(currency, home, rules.rates)?.rate ?? 1))
+  inputs.tiers = offer.tiers.map((t) => ({ from: t.from, priceE4: toHome(t.priceE4) }))
+  if (offer.deliveryE4 === null) notes.push("the offer's delivery is not stated, taken as 0")
+  else inputs.supplierDeliveryE4 = convert({ e4: offer.deliveryE4, currency }, home, rules.rates).e4
+  return { inputs, notes }
+}
+
+function scaleFee<T extends { fixedE4: number; minE4: number | null; maxE4: number | null; steps: { fromE4: number; ratio: number }[] }>(line: T, rate: number): T {
+  if (rate === 1) return line
+  const scale = (e4: number) => Math.round(e4 * rate)
+  return {
+    ...line,
+    fixedE4: scale(line.fixedE4),
+    minE4: line.minE4 === null ? null : scale(line.minE4),
+    maxE4: line.maxE4 === null ? null : scale(line.maxE4),
+    steps: line.steps.map((s) => ({ ...s, fromE4: scale(s.fromE4) })),
+  }
+}

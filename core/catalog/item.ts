@@ -1,0 +1,79 @@
+import type { ProportionInterval, Stage, StageOfLife, UnitSeries } from '../demand'
+import type { OfferMatch } from '../supply'
+import type { Room } from '../room'
+import type { Worth } from '../verdict'
+import type { Grade } from './grade'
+import type { GoodsKind } from './rules'
+
+/** One listing of an item with its figures in the home currency. */
+export interface MemberListing {
+  key: string
+  market: string
+  id: string
+  title: string
+  store: string | null
+  priceE4: number | null
+  deliveryE4: number | null
+  /** price and delivery; where delivery is not stated, the price alone */
+  deliveredE4: number | null
+  /** as the market states it */
+  original: { priceE4: number; currency: string } | null
+  units: number | null
+  grade: Grade | null
+  rating: number | null
+  reviews: number | null
+  listedOn: number | null
+  tags: string | null
+  series: UnitSeries | null
+  capturedOn: number
+}
+
+/** What an item would earn on one market at the lowest competing delivered price. */
+export interface MarketProfit {
+  market: string
+  lowestE4: number
+  profitE4: number | null
+  margin: number | null
+}
+
+/** The same goods over all markets, with every figure a screen shows. Money in the home currency. */
+export interface Item {
+  /** key of its first listing: stays when others join or leave */
+  key: string
+  title: string
+  kind: GoodsKind
+  category: string | null
+  gtin: string | null
+  picture: string | null
+  pack: number
+  packFrom: string | null
+  listings: MemberListing[]
+  markets: string[]
+  sellers: number
+  priceLowE4: number | null
+  priceHighE4: number | null
+  /** last day of the windows below */
+  windowEnd: number
+  units: number | null
+  unitsGrade: Grade | null
+  /** listings whose units are known */
+  unitsKnown: number
+  revenueE4: number | null
+  sellThrough: ProportionInterval | null
+  unitsPerListing: number | null
+  rating: number | null
+  reviews: number | null
+  series: UnitSeries | null
+  life: StageOfLife | null
+  stage: Stage
+  room: Room
+  offers: OfferMatch[]
+  /** the offer that is reckoned with */
+  offer: OfferMatch | null
+  offerPack: number
+  landedE4: number | null
+  profits: MarketProfit[]
+  /** the market where it earns most */
+  best: MarketProfit | null
+  worth: Worth
+}

@@ -1,0 +1,60 @@
+import { costSheet, type CostSheet } from '../margin'
+import type { OfferMatch } from '../supply'
+import { worthOf } from '../verdict'
+import type { Item, MarketProfit } from './item'
+import { itemCost } from './item-costs'
+import type { Corrections, SellerRules } from './rules'
+
+/** Costs an item against its cheapest fitting offer and says what it earns on each of its markets. */
+export function priceItem(item: Item, rules: SellerRules, corrections: Corrections): Item {
+  const pack = corrections.packs[item.key] ?? item.pack
+  const packFrom = corrections.packs[item.key] === undefined ? item.packFrom : 'set by you'
+  const chosen = chooseOffer({ ...item, pack }, rules, corrections)
+  const profits = item.markets.flatMap((market): MarketProfit[] => {
+    const lowestE4 = lowestOn(item, market)
+    if (lowestE4 === null) return []
+    const { inputs } = itemCost(rules, market, item.kind, chosen.offer?.offer ?? null, { sold: pack, bought: chosen.pack })
+    const sheet = costSheet(inputs, lowestE4)
+    return [{ market, lowestE4, profitE4: sheet.profitE4, margin: sheet.margin }]
+  })
+  const best = profits.reduce<MarketProfit | null>((a, b) => (b.profitE4 !== null && (a === null || b.profitE4 > (a.profitE4 ?? 0)) ? b : a), null)
+  const priced = { ...item, pack, packFrom, offer: chosen.offer, offerPack: chosen.pack, landedE4: chosen.landedE4, profits, best }
+  return { ...priced, worth: worthOf(measuresOf(priced), rules.worth) }
+}
+
+/** The lowest delivered price on a market; null where no listing there has a price. */
+export function lowestOn(item: Item, market: string): number | null {
+  const prices = item.listings.flatMap((l) => (l.market === market && l.deliveredE4 !== null && l.deliveredE4 > 0 ? [l.deliveredE4] : []))
+  return prices.length ? Math.min(...prices) : null
+}
+
+/** What Worth looks at. */
+function measuresOf(item: Item): Record<string, number | null> {
+  return {
+    profit: item.best?.profitE4 == null ? null : item.best.profitE4 / 10_000,
+    margin: item.best?.margin ?? null,
+    sellThroughLow: item.sellThrough?.low ?? null,
+    unitsPerListing: item.unitsPerListing,
+    growth: item.life?.growth ?? null,
+    openness: item.room.openness,
+    rating: item.rating,
+  }
+}
+
+function chooseOffer(
+  item: Item,
+  rules: SellerRules,
+  corrections: Corrections,
+): { offer: OfferMatch | null; pack: number; landedE4: number | null } {
+  const packOf = (m: OfferMatch) => corrections.packs[m.offer.key] ?? m.offer.pack
+  const landed = (m: OfferMatch | null, pack: number): CostSheet =>
+    costSheet(itemCost(rules, item.markets[0] ?? '', item.kind, m?.offer ?? null, { sold: item.pack, bought: pack }).inputs, 0)
+  if (item.kind === 'digital') return { offer: null, pack: 1, landedE4: landed(null, 1).landedE4 }
+  const said = corrections.offers[item.key]
+  if (said === '') return { offer: null, pack: 1, landedE4: null }
+  const candidates = said ? item.offers.filter((m) => m.offer.key === said) : item.offers.filter((m) => m.verdict === 'same')
+  const costed = candidates
+    .map((offer) => ({ offer, pack: packOf(offer), landedE4: landed(offer, packOf(offer)).landedE4 }))
+    .sort((a, b) => (a.landedE4 ?? Infinity) - (b.landedE4 ?? Infinity))
+  return costed[0] ?? { offer: null, pack: 1, landedE4: null }
+}

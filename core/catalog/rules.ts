@@ -1,0 +1,46 @@
+import { blankInputs, type CostInputs, type FeeSchedule } from '../margin'
+import type { Rate } from '../money'
+import { worthRules, type WorthRules } from '../verdict'
+
+export type GoodsKind = 'physical' | 'printed' | 'digital'
+
+/** What the seller decides once and every figure of money follows from. */
+export interface SellerRules {
+  homeCurrency: string
+  rates: Rate[]
+  schedules: FeeSchedule[]
+  /** costs of one sale that do not depend on the item; money in the home currency */
+  costs: Omit<CostInputs, 'currency' | 'tiers' | 'fees' | 'packSold' | 'packBought' | 'supplierDeliveryE4'>
+  /** least profit a price may leave, and the step under the lowest competing price */
+  minProfitE4: number
+  stepE4: number
+  worth: WorthRules
+}
+
+/** What the user corrected by hand, each by key of item or offer. */
+export interface Corrections {
+  /** pieces in a listing's or an offer's pack */
+  packs: Record<string, number>
+  /** the offer that is the same goods as an item; '' where none is */
+  offers: Record<string, string>
+}
+
+/** Rules of a fresh workspace: no tax, no fees known, nothing assumed that the user did not say. */
+export function plainRules(homeCurrency: string): SellerRules {
+  const { currency: _c, tiers: _t, fees: _f, packSold: _s, packBought: _b, supplierDeliveryE4: _d, ...costs } = blankInputs(homeCurrency)
+  return {
+    homeCurrency,
+    rates: [],
+    schedules: [],
+    costs,
+    minProfitE4: 20_000,
+    stepE4: 100,
+    worth: worthRules,
+  }
+}
+
+export function goodsKind(text: string | null): GoodsKind {
+  if (text === null) return 'physical'
+  if (/digital|printable|download|file/i.test(text)) return 'digital'
+  return /print/i.test(text) ? 'printed' : 'physical'
+}

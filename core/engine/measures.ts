@@ -1,0 +1,63 @@
+import type { Item } from '../catalog'
+
+/** A column that items can be limited and sorted by. */
+export interface Measure {
+  name: string
+  label: string
+  /** how a screen writes it */
+  format: 'money' | 'signed money' | 'count' | 'percent' | 'rating' | 'number' | 'score'
+  of: (item: Item) => number | null
+  /** edges of a strip's bins in the measure's own unit; the first and last bin take what lies beyond */
+  scale?: { from: number; to: number; kind: 'linear' | 'log' }
+  /** the trade's rule-of-thumb band (common practice, no source) */
+  band?: [number | null, number | null]
+}
+
+const major = (e4: number | null | undefined) => (e4 == null ? null : e4 / 10_000)
+
+/** Every measure of an item. Strips, columns, sort orders and Cuts follow from this table. */
+export const measures: readonly Measure[] = [
+  { name: 'price', label: 'Price', format: 'money', of: (i) => major(i.priceLowE4), scale: { from: 1, to: 200, kind: 'log' }, band: [5, 40] },
+  { name: 'units', label: 'Units, 30 d', format: 'count', of: (i) => i.units, scale: { from: 1, to: 2000, kind: 'log' }, band: [60, null] },
+  { name: 'growth', label: 'Growth, 28 d', format: 'percent', of: (i) => i.life?.growth ?? null, scale: { from: -1, to: 1, kind: 'linear' }, band: [0, null] },
+  { name: 'sellThrough', label: 'Listings sold', format: 'percent', of: (i) => i.sellThrough?.ratio ?? null, scale: { from: 0, to: 1, kind: 'linear' }, band: [0.6, null] },
+  { name: 'rating', label: 'Rating', format: 'rating', of: (i) => i.rating, scale: { from: 2.5, to: 5, kind: 'linear' }, band: [4, null] },
+  { name: 'profit', label: 'Profit', format: 'signed money', of: (i) => major(i.best?.profitE4), scale: { from: -5, to: 15, kind: 'linear' }, band: [5, null] },
+  { name: 'margin', label: 'Margin', format: 'percent', of: (i) => i.best?.margin ?? null },
+  { name: 'unitsPerListing', label: 'Units a listing', format: 'number', of: (i) => i.unitsPerListing },
+  { name: 'sellers', label: 'Sellers', format: 'count', of: (i) => i.sellers },
+  { name: 'listings', label: 'Listings', format: 'count', of: (i) => i.listings.length },
+  { name: 'revenue', label: 'Sales, 30 d', format: 'money', of: (i) => major(i.revenueE4) },
+  { name: 'landed', label: 'Landed cost', format: 'money', of: (i) => major(i.landedE4) },
+  { name: 'profitMonth', label: 'Profit a month, shared', format: 'signed money', of: (i) => (i.best?.profitE4 == null || i.units === null ? null : ((i.best.profitE4 / 10_000) * i.units) / (i.listings.length + 1)) },
+  { name: 'room', label: 'Room', format: 'percent', of: (i) => i.room.openness },
+  { name: 'worth', label: 'Worth', format: 'score', of: (i) => i.worth.value },
+]
+
+export function measure(name: string): Measure {
+  return measures.find((m) => m.name === name) ?? (measures[0] as Measure)
+}
+
+/** The strips of the Comb, in order. */
+export const strips = measures.filter((m) => m.scale)
+
+export const bins = 28
+
+/** The bin of a value; beyond the ends the first and last bin. -1 for an unknown value. */
+export function binOf(m: Measure, value: number | null): number {
+  if (value === null || Number.isNaN(value) || !m.scale) return -1
+  return Math.max(0, Math.min(bins - 1, Math.floor(placeOf(m, value) * bins)))
+}
+
+/** Where a value lies on a strip, 0 at its left end, 1 at its right. */
+export function placeOf(m: Measure, value: number): number {
+  const { from, to, kind } = m.scale ?? { from: 0, to: 1, kind: 'linear' }
+  if (kind === 'linear') return (value - from) / (to - from)
+  return Math.log(Math.max(value, from / 10) / from) / Math.log(to / from)
+}
+
+/** The value at a place of a strip: the other way round. */
+export function valueAt(m: Measure, place: number): number {
+  const { from, to, kind } = m.scale ?? { from: 0, to: 1, kind: 'linear' }
+  return kind === 'linear' ? from + place * (to - from) : from * (to / from) ** place
+}

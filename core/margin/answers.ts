@@ -1,0 +1,112 @@
+import { minorUnitE4 } from '../money'
+import type { CostInputs } from './cost-inputs'
+import { costSheet, workOut } from './cost-sheet'
+
+/**
+ * The most one may pay for a supplier's pack and still keep a margin at a price; E4, to the minor unit.
+ * Profit never rises with the buying price, so halving finds it exactly.
+ *
+ * @returns null where even free goods do not leave the margin
+ */
+export function highestBuyingPrice(inputs: CostInputs, priceE4: number, margin: number): number | null {
+  const unit = minorUnitE4(inputs.currency)
+  const keeps = (n: number) => {
+    const s = workOut({ ...inputs, tiers: [{ from: 1, priceE4: n * unit }] }, priceE4, true)
+    return s.profitE4 !== null && s.netRevenueE4 > 0 && s.profitE4 >= margin * s.netRevenueE4 - 1e-6
+  }
+  if (!keeps(0)) return null
+  let low = 0
+  let high = Math.ceil(priceE4 / unit) + 1
+  while (keeps(high)) high *= 2
+  while (high - low > 1) {
+    const middle = (low + high) >> 1
+    if (keeps(middle)) low = middle
+    else high = middle
+  }
+  return low * unit
+}
+
+export interface AdvertisingRoom {
+  /** profit before advertising: what one sale can bear */
+  affordableE4: number | null
+  /** net revenue / profit before advertising: the return on advertising at which nothing is left */
+  breakEvenReturn: number | null
+}
+
+/** What advertising a sale at this price can bear. */
+export function advertisingRoom(inputs: CostInputs, priceE4: number): AdvertisingRoom {
+  const sheet = costSheet({ ...inputs, advertisingE4: 0 }, priceE4)
+  const room = sheet.profitE4
+  return { affordableE4: room, breakEvenReturn: room !== null && room > 0 ? sheet.netRevenueE4 / room : null }
+}
+
+export interface Payback {
+  /** money at risk in a first order */
+  outlayE4: number
+  /** sales that bring it back; null where a sale brings nothing */
+  units: number | null
+  /** days at the expected rate; null where it is not known */
+  days: number | null
+}
+
+/** How long a first order takes to pay for itself: each sale brings back its profit and its landed cost. */
+export function payback(inputs: CostInputs, priceE4: number, unitsPerDay: number | null): Payback | null {
+  const sheet = costSheet(inputs, priceE4)
+  if (sheet.landedE4 === null || sheet.profitE4 === null) return null
+  const salesInOrder = (inputs.orderQuantity * inputs.packBought) / inputs.packSold
+  const outlayE4 = Math.round(sheet.landedE4 * salesInOrder)
+  const perSale = sheet.profitE4 + sheet.landedE4
+  const units = perSale > 0 ? Math.ceil(outlayE4 / perSale) : null
+  return { outlayE4, units, days: units !== null && unitsPerDay ? Math.ceil(units / unitsPerDay) : null }
+}
+
+export interface Sensitivity {
+  input: string
+  label: string
+  /** profit when the input is a tenth lower and a tenth higher */
+  lowerE4: number
+  higherE4: number
+}
+
+const movable: { input: keyof CostInputs; label: string }[] = [
+  { input: 'supplierDeliveryE4', label: 'Delivery from supplier' },
+  { input: 'inboundFreightE4', label: 'Inbound freight' },
+  { input: 'taxRatio', label: 'Tax rate' },
+  { input: 'dutyRatio', label: 'Duty' },
+  { input: 'postageOutE4', label: 'Postage out' },
+  { input: 'packingE4', label: 'Packing' },
+  { input: 'fulfilmentE4', label: 'Fulfilment' },
+  { input: 'advertisingE4', label: 'Advertising' },
+  { input: 'commissionRatio', label: 'Commission' },
+  { input: 'returnRatio', label: 'Return rate' },
+  { input: 'discountRatio', label: 'Discount' },
+]
+
+/** What moves the profit most: each input a tenth down and up, the rest as it is; largest swing first. */
+export function sensitivity(inputs: CostInputs, priceE4: number): Sensitivity[] {
+  const profit = (i: CostInputs, p = priceE4) => workOut(i, p, true).profitE4
+  const rows: Sensitivity[] = []
+  const put = (input: string, label: string, down: number | null, up: number | null) => {
+    if (down !== null && up !== null && down !== up) rows.push({ input, label, lowerE4: down, higherE4: up })
+  }
+  const unit = minorUnitE4(inputs.currency)
+  const tenth = (e4: number, f: number) => Math.round((e4 * f) / unit) * unit
+  put('price', 'Price', profit(inputs, tenth(priceE4, 0.9)), profit(inputs, tenth(priceE4, 1.1)))
+  const tiers = inputs.tiers
+  if (tiers) {
+    const scaled = (f: number) => ({ ...inputs, tiers: tiers.map((t) => ({ ...t, priceE4: Math.round(t.priceE4 * f) })) })
+    put('goods', 'Goods', profit(scaled(0.9)), profit(scaled(1.1)))
+  }
+  const fees = (f: number) => ({ ...inputs, fees: inputs.fees.map((l) => ({ ...l, ratio: l.ratio * f, fixedE4: Math.round(l.fixedE4 * f) })) })
+  put('fees', 'Fees', profit(fees(0.9)), profit(fees(1.1)))
+  for (const { input, label } of movable) {
+    const value = inputs[input] as number
+    const scale = (f: number) => ({ ...inputs, [input]: input.endsWith('E4') ? Math.round(value * f) : value * f })
+    put(input, label, profit(scale(0.9)), profit(scale(1.1)))
+  }
+  return rows.sort((a, b) => swing(b) - swing(a))
+}
+
+function swing(s: Sensitivity): number {
+  return Math.abs(s.higherE4 - s.lowerE4)
+}

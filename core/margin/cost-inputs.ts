@@ -1,0 +1,93 @@
+import type { Tier } from '../intake'
+import { Problem } from '../problem'
+import type { FeeLine } from './fee-line'
+
+/** Everything that decides what one sale earns. Money in E4 of `currency`; ratios plain (0.2 = 20 %). */
+export interface CostInputs {
+  currency: string
+  /** postage the buyer pays on top of the price */
+  postageChargedE4: number
+  /** tax on sales; 0 for a seller who charges none */
+  taxRatio: number
+  pricesIncludeTax: boolean
+  discountRatio: number
+  /** pieces in the listing sold, and in the supplier's pack */
+  packSold: number
+  packBought: number
+  /** price of one supplier's pack from each quantity on; null where the cost is not known, [] for goods that cost nothing */
+  tiers: Tier[] | null
+  /** supplier's packs in one order */
+  orderQuantity: number
+  supplierDeliveryE4: number
+  /** per supplier's pack */
+  inboundFreightE4: number
+  /** of goods, delivery and freight together */
+  dutyRatio: number
+  /** of the same and the duty */
+  importTaxRatio: number
+  importTaxRecoverable: boolean
+  fees: FeeLine[]
+  postageOutE4: number
+  packingE4: number
+  fulfilmentE4: number
+  storagePerMonthE4: number
+  storageMonths: number
+  advertisingE4: number
+  /** of the price after discount, without tax */
+  commissionRatio: number
+  returnRatio: number
+  costPerReturnE4: number
+  /** share of the landed cost that a returned piece is still worth */
+  recoveredRatio: number
+  /** share of the market's and payment fees given back on a return */
+  feesRefundedRatio: number
+  /** over which a listing fee and a monthly fee are spread */
+  salesPerListing: number
+  salesPerMonth: number
+}
+
+/** A sale without any cost; the ground on which inputs are built. */
+export function blankInputs(currency: string): CostInputs {
+  return {
+    currency,
+    postageChargedE4: 0,
+    taxRatio: 0,
+    pricesIncludeTax: true,
+    discountRatio: 0,
+    packSold: 1,
+    packBought: 1,
+    tiers: null,
+    orderQuantity: 1,
+    supplierDeliveryE4: 0,
+    inboundFreightE4: 0,
+    dutyRatio: 0,
+    importTaxRatio: 0,
+    importTaxRecoverable: true,
+    fees: [],
+    postageOutE4: 0,
+    packingE4: 0,
+    fulfilmentE4: 0,
+    storagePerMonthE4: 0,
+    storageMonths: 0,
+    advertisingE4: 0,
+    commissionRatio: 0,
+    returnRatio: 0,
+    costPerReturnE4: 0,
+    recoveredRatio: 0,
+    feesRefundedRatio: 0,
+    salesPerListing: 1,
+    salesPerMonth: 1,
+  }
+}
+
+/** @throws Problem 'input-invalid' naming the first input that makes no sense */
+export function checkInputs(inputs: CostInputs): void {
+  for (const [name, value] of Object.entries(inputs)) {
+    if (typeof value !== 'number') continue
+    const ratio = name.endsWith('Ratio')
+    const count = ['packSold', 'packBought', 'orderQuantity', 'salesPerListing', 'salesPerMonth'].includes(name)
+    const fine = Number.isFinite(value) && value >= 0 && (!ratio || value <= 10) && (!count || value > 0)
+    if (!fine) throw new Problem('input-invalid', { name, want: count ? 'above 0' : '0 or more', got: value })
+  }
+  if (inputs.discountRatio >= 1) throw new Problem('input-invalid', { name: 'discount', want: 'under 100 %', got: inputs.discountRatio })
+}

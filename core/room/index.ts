@@ -1,0 +1,2 @@
+export * from './concentration'
+export * from './room-of'

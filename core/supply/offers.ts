@@ -1,0 +1,110 @@
+import { findPackCount, TitleIndex, titleSignature, type Likeness, type TitleSignature } from '../goods'
+import { tiersFromText, type Capture, type Tier } from '../intake'
+import { rowReader } from '../tables'
+
+/** A supplier's offer, latest import of each. Money in its own currency. */
+export interface Offer {
+  key: string
+  supplier: string
+  id: string
+  title: string
+  tiers: Tier[]
+  currency: string | null
+  minOrder: number
+  deliveryE4: number | null
+  leadDays: number | null
+  shipsFrom: string | null
+  stock: number | null
+  orders: number | null
+  rating: number | null
+  gtin: string | null
+  picture: string | null
+  category: string | null
+  /** pieces in one pack as read from the title, and the words that say so; null: taken as one */
+  packFrom: string | null
+  pack: number
+  capturedOn: number
+}
+
+export function offerKey(supplier: string | null, id: string | null): string {
+  return `offer:${supplier ?? '?'}/${id ?? '?'}`
+}
+
+/** All offers of all captures; a later import replaces an earlier one of the same offer. */
+export function mergeOffers(captures: readonly Capture[]): Offer[] {
+  const byKey = new Map<string, Offer>()
+  for (const capture of [...captures].sort((a, b) => a.capturedOn - b.capturedOn)) {
+    if (capture.kind !== 'offers') continue
+    const read = rowReader(capture.table)
+    for (let row = 0; row < capture.table.rows; row++) {
+      const [supplier, id] = [read.text('supplier', row) ?? '?', read.text('id', row) ?? '?']
+      const title = read.text('title', row) ?? ''
+      const tiers = read.text('tiers', row)
+      const pack = findPackCount(title)
+      byKey.set(offerKey(supplier, id), {
+        key: offerKey(supplier, id),
+        supplier,
+        id,
+        title,
+        tiers: tiers === null ? [] : tiersFromText(tiers),
+        currency: read.text('currency', row),
+        minOrder: read.number('minOrder', row) ?? 1,
+        deliveryE4: read.number('delivery', row),
+        leadDays: read.number('leadDays', row),
+        shipsFrom: read.text('shipsFrom', row),
+        stock: read.number('stock', row),
+        orders: read.number('orders', row),
+        rating: read.number('rating', row),
+        gtin: read.text('gtin', row),
+        picture: read.text('picture', row),
+        category: read.text('category', row),
+        packFrom: pack?.from ?? null,
+        pack: pack?.count ?? 1,
+        capturedOn: capture.capturedOn,
+      })
+    }
+  }
+  return [...byKey.values()].filter((o) => o.tiers.length > 0)
+}
+
+/** An offer that may be the same goods, and how that is known. */
+export interface OfferMatch {
+  offer: Offer
+  by: 'barcode' | 'words' | 'you'
+  likeness: Likeness | null
+  verdict: Likeness['verdict']
+}
+
+/** Finds the offers of the same goods: by barcode, then by words. */
+export class OfferFinder {
+  readonly #offers: readonly Offer[]
+  readonly #index: TitleIndex
+  readonly #byGtin = new Map<string, Offer[]>()
+
+  constructor(offers: readonly Offer[]) {
+    this.#offers = offers
+    this.#index = new TitleIndex(offers.map((o) => titleSignature(o.title)))
+    for (const offer of offers) {
+      if (offer.gtin === null) continue
+      const list = this.#byGtin.get(offer.gtin)
+      if (list) list.push(offer)
+      else this.#byGtin.set(offer.gtin, [offer])
+    }
+  }
+
+  /** Candidates, surest first. */
+  find(signature: TitleSignature, gtin: string | null, most = 8): OfferMatch[] {
+    const sure = (gtin === null ? [] : (this.#byGtin.get(gtin) ?? [])).map(
+      (offer): OfferMatch => ({ offer, by: 'barcode', likeness: null, verdict: 'same' }),
+    )
+    const known = new Set(sure.map((m) => m.offer.key))
+    const alike = this.#index.find(signature, most).flatMap(({ at, likeness }): OfferMatch[] => {
+      const offer = this.#offers[at] as Offer
+      if (known.has(offer.key)) return []
+      const otherGoods = gtin !== null && offer.gtin !== null && offer.gtin !== gtin && offer.pack === signature.pack
+      const verdict = otherGoods && likeness.verdict === 'same' ? 'similar' : likeness.verdict
+      return [{ offer, by: 'words', likeness, verdict }]
+    })
+    return [...sure, ...alike].slice(0, most)
+  }
+}

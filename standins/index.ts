@@ -1,0 +1,7 @@
+export * from './archetypes'
+export * from './demo-files'
+export * from './demo-rules'
+export * from './goods'
+export * from './pictures'
+export * from './random'
+export * from './world'

@@ -1,0 +1,219 @@
+import { dayOfIso } from '@sickle/core/identity'
+import type { Kind } from './archetypes'
+import { demandFactor } from './demand-curve'
+import { makeGoods, type Goods } from './goods'
+import { storeNames, supplierNames } from './names'
+import { chance, type Chance } from './random'
+import { packWords, sloppyTitle } from './titles'
+
+export interface Market {
+  name: string
+  currency: string
+  /** EUR → its currency */
+  rate: number
+  kinds: Kind[]
+  /** share of all listings */
+  weight: number
+  weekly: boolean
+}
+
+export const markets: readonly Market[] = [
+  { name: 'Marrowgate', currency: 'EUR', rate: 1, kinds: ['physical'], weight: 5, weekly: false },
+  { name: 'Gavelhop', currency: 'GBP', rate: 0.86, kinds: ['physical'], weight: 3, weekly: false },
+  { name: 'Fernhand', currency: 'EUR', rate: 1, kinds: ['print on demand', 'digital'], weight: 3.4, weekly: false },
+  { name: 'Loopreel', currency: 'USD', rate: 1.09, kinds: ['physical', 'print on demand'], weight: 2, weekly: false },
+  { name: 'Openstall', currency: 'EUR', rate: 1, kinds: ['physical', 'print on demand', 'digital'], weight: 2, weekly: true },
+]
+
+export interface Store {
+  name: string
+  market: Market
+  since: number
+  /** how much of the sales of a goods it draws, and how dear it is */
+  pull: number
+  priceFactor: number
+}
+
+export interface StandinListing {
+  id: string
+  goods: Goods
+  store: Store
+  title: string
+  /** in the market's currency */
+  price: number
+  delivery: number
+  listedOn: number
+  rating: number | null
+  reviews: number
+  unitsTotal: number
+  tags: string[]
+  /** units on each of the days; null is a day nobody counted */
+  daily: (number | null)[]
+}
+
+export interface StandinOffer {
+  id: string
+  supplier: string
+  goods: Goods
+  title: string
+  /** pieces in the supplier's pack */
+  pack: number
+  /** USD for one pack from 1, 10 and 50 packs on */
+  prices: [number, number, number]
+  minOrder: number
+  delivery: number
+  lead: string
+  shipsFrom: string
+  stock: number
+  orders: number
+  rating: number
+}
+
+/** The made-up world with its truth. */
+export interface World {
+  firstDay: number
+  days: number
+  goods: Goods[]
+  stores: Store[]
+  listings: StandinListing[]
+  offers: StandinOffer[]
+}
+
+export interface WorldSize {
+  seed?: number
+  goods?: number
+  listings?: number
+  stores?: number
+  offers?: number
+  days?: number
+  /** ISO day of the last figures */
+  lastDay?: string
+}
+
+/** Makes a world: the same size and seed give the same world. */
+export function makeWorld(size: WorldSize = {}): World {
+  const { seed = 20260531, goods: goodsCount = 1500, listings: listingCount = 6200, stores: storeCount = 300, offers: offerCount = 900, days = 180, lastDay = '2026-05-31' } = size
+  const random = chance(seed)
+  const firstDay = (dayOfIso(lastDay) ?? 0) - days + 1
+  const goods = makeGoods(goodsCount, random)
+  const stores = makeStores(storeCount, firstDay + days, random)
+  const listings = makeListings(goods, stores, listingCount, firstDay, days, random)
+  return { firstDay, days, goods, stores, listings, offers: makeOffers(goods, offerCount, random) }
+}
+
+function makeStores(count: number, today: number, random: Chance): Store[] {
+  return storeNames(count, random).map((name, i) => ({
+    name,
+    market: markets[i % markets.length] as Market,
+    since: today - random.whole(60, 2400),
+    pull: Math.exp(0.7 * random.normal()),
+    priceFactor: Math.exp(0.09 * random.normal()),
+  }))
+}
+
+function makeListings(goods: Goods[], stores: Store[], count: number, firstDay: number, days: number, random: Chance): StandinListing[] {
+  const listings: StandinListing[] = []
+  const wanted = goods.map((g) => Math.max(1, Math.round(Math.exp(0.55 + 0.33 * Math.log(g.demand + 0.2) + 0.55 * random.normal()))))
+  const scale = count / wanted.reduce((a, b) => a + b, 0)
+  goods.forEach((g, i) => {
+    const fitting = stores.filter((s) => s.market.kinds.includes(g.archetype.kind))
+    const weights = fitting.map((s) => s.pull * s.market.weight)
+    const sellers = new Set<Store>()
+    const n = Math.max(1, Math.floor((wanted[i] as number) * scale + random.next()))
+    while (sellers.size < n) sellers.add(weighted(fitting, weights, random))
+    listings.push(...listingsOf(g, [...sellers], listings.length, firstDay, days, random))
+  })
+  return listings
+}
+
+function listingsOf(g: Goods, sellers: Store[], from: number, firstDay: number, days: number, random: Chance): StandinListing[] {
+  const pulls = sellers.map((s) => s.pull * Math.exp(0.6 * random.normal()) * (random.happens(0.18) ? 0 : 1))
+  const total = pulls.reduce((a, b) => a + b, 0) || 1
+  return sellers.map((store, i) => {
+    const rate = (g.demand * (pulls[i] as number)) / total
+    const daily = dailyUnits(g, rate, firstDay, days, random)
+    const sold = daily.reduce<number>((a, b) => a + (b ?? 0), 0)
+    const age = random.whole(g.stage === 'Sprouting' ? 10 : 190, g.stage === 'Sprouting' ? 45 : 1300)
+    const { currency, rate: exchange, name } = store.market
+    const digital = g.archetype.kind === 'digital'
+    const unitsTotal = sold + Math.round(rate * Math.max(0, age - days) * 0.7)
+    return {
+      id: String((name.charCodeAt(0) % 9) + 1) + String(1000000 + (from + i) * 13),
+      goods: g,
+      store,
+      title: sloppyTitle(g, random),
+      price: neat(g.price * store.priceFactor * exchange * Math.exp(0.07 * random.normal()), random),
+      delivery: digital ? 0 : random.pick(currency === 'GBP' ? [0, 0, 2.95, 3.5] : [0, 0, 2.95, 3.95, 4.5]),
+      listedOn: firstDay + days - age,
+      rating: random.happens(0.1) ? null : Math.max(1, Math.min(5, Math.round((4.35 + 0.45 * random.normal()) * 10) / 10)),
+      reviews: Math.round(unitsTotal * random.between(0.08, 0.3)),
+      unitsTotal,
+      tags: tagsOf(g, random),
+      daily,
+    }
+  })
+}
+
+/** Chance around the expected course, a little wilder than Poisson; a few stretches that nobody counted. */
+function dailyUnits(g: Goods, rate: number, firstDay: number, days: number, random: Chance): (number | null)[] {
+  const units: (number | null)[] = []
+  let mood = 0
+  for (let d = 0; d < days; d++) {
+    mood = 0.8 * mood + 0.12 * random.normal()
+    units.push(random.poisson(rate * demandFactor(g, firstDay + d, firstDay, days) * Math.exp(mood)))
+  }
+  if (random.happens(0.12)) {
+    const at = random.whole(10, days - 60)
+    units.fill(null, at, at + random.whole(2, 9))
+  }
+  return units
+}
+
+function makeOffers(goods: Goods[], count: number, random: Chance): StandinOffer[] {
+  const suppliers = supplierNames(14, random)
+  const made = goods.filter((g) => g.archetype.kind !== 'digital')
+  return Array.from({ length: count }, (_, i) => {
+    // Wanted goods are offered by several; some offers are for goods nobody lists.
+    const g = made[Math.floor(made.length * random.next() ** 1.15)] as Goods
+    const printed = g.archetype.kind === 'print on demand'
+    const pack = printed || random.happens(0.62) ? g.pack : g.pack > 1 ? (random.happens(0.6) ? 1 : g.pack * 2) : random.pick([1, 1, 5, 10])
+    const near = random.happens(0.3)
+    const price = Math.max(0.1, g.pieceCost * pack * 1.09 * Math.exp(0.1 * random.normal()) * (near ? 1.25 : 1))
+    const cents = (x: number) => Math.round(x * 100) / 100
+    const text = sloppyTitle({ ...g, pack: 1 }, random, 0.7)
+    const words = packWords(pack, random)
+    return {
+      id: `QM-${2000 + i * 3}`,
+      supplier: random.pick(suppliers),
+      goods: g,
+      title: words === null ? text : `${text} ${words}`,
+      pack,
+      prices: [cents(price), cents(price * 0.9), cents(price * 0.78)],
+      minOrder: printed ? 1 : random.pick([1, 1, 1, 5, 10]),
+      delivery: printed ? 3.9 : random.pick([0, 2.4, 4.8, 9.5]),
+      lead: near ? random.pick(['3-5 days', '4 days', '2-4 days']) : random.pick(['7-10 days', '10-15 days', '12 days', '2-3 weeks']),
+      shipsFrom: near ? random.pick(['IE', 'PL', 'NL', 'DE']) : random.pick(['CN', 'CN', 'VN', 'TR']),
+      stock: random.whole(0, 9000),
+      orders: Math.round(Math.exp(random.between(1, 8))),
+      rating: Math.round(Math.max(2.5, Math.min(5, 4.4 + 0.35 * random.normal())) * 10) / 10,
+    }
+  })
+}
+
+function tagsOf(g: Goods, random: Chance): string[] {
+  const pool = ['garden gift', 'balcony', 'bird lover', 'small garden', g.archetype.noun, ...g.archetype.also, g.motif ?? 'outdoor', g.colour ?? 'eco', 'new home gift', 'birthday']
+  return [...new Set(pool)].filter(() => random.happens(0.6)).slice(0, 13)
+}
+
+function weighted<T>(list: readonly T[], weights: readonly number[], random: Chance): T {
+  let at = random.next() * weights.reduce((a, b) => a + b, 0)
+  const found = list.find((_, i) => (at -= weights[i] as number) < 0)
+  return found ?? (list.at(-1) as T)
+}
+
+/** Prices end as shops end them. */
+function neat(price: number, random: Chance): number {
+  const whole = Math.floor(price)
+  const ending = random.pick([0.99, 0.95, 0.5, 0.9, 0.49, price - whole])
+  return Math.max(0.79, Math.round((whole + ending) * 100) / 100)
+}
