@@ -1,7 +1,7 @@
 import { dayOfIso } from '@sickle/core/identity'
 import type { Kind } from './archetypes'
 import { demandFactor } from './demand-curve'
-import { makeGoods, type Goods } from './goods'
+import { makeGoods, shuffled, type Goods } from './goods'
 import { storeNames, supplierNames } from './names'
 import { chance, type Chance } from './random'
 import { packWords, sloppyTitle } from './titles'
@@ -171,10 +171,11 @@ function dailyUnits(g: Goods, rate: number, firstDay: number, days: number, rand
 
 function makeOffers(goods: Goods[], count: number, random: Chance): StandinOffer[] {
   const suppliers = supplierNames(14, random)
-  const made = goods.filter((g) => g.archetype.kind !== 'digital')
+  const made = shuffled(goods.filter((g) => g.archetype.kind !== 'digital'), random)
+  const offered = made.slice(0, Math.ceil(made.length * 0.62))
   return Array.from({ length: count }, (_, i) => {
-    // Wanted goods are offered by several; some offers are for goods nobody lists.
-    const g = made[Math.floor(made.length * random.next() ** 1.15)] as Goods
+    // Of most goods one or two offers; a third of all goods nobody in the hub supplies.
+    const g = offered[i % offered.length] as Goods
     const printed = g.archetype.kind === 'print on demand'
     const pack = printed || random.happens(0.62) ? g.pack : g.pack > 1 ? (random.happens(0.6) ? 1 : g.pack * 2) : random.pick([1, 1, 5, 10])
     const near = random.happens(0.3)

@@ -150,11 +150,23 @@ function firstKnown(group: Listing[], name: 'kind' | 'category' | 'gtin' | 'pict
   return group.find((l) => l[name] !== null)?.[name] ?? null
 }
 
-/** The title of middle length that shouts least: neither the barest nor the one stuffed with words. */
+/** The most typical title: the one whose words most of the others have too; the shorter of equals. */
 function clearestTitle(titles: string[]): string {
   const calm = titles.filter((t) => t !== t.toUpperCase())
-  const list = [...new Set(calm.length > 0 ? calm : titles)].sort((a, b) => a.length - b.length)
-  return list[Math.floor((list.length - 1) / 3)] ?? ''
+  const list = calm.length > 0 ? calm : titles
+  const split = list.map((t) => [...new Set(t.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [])])
+  const counts = new Map<string, number>()
+  for (const words of split) for (const w of words) counts.set(w, (counts.get(w) ?? 0) + 1)
+  const typical = (i: number) => mean((split[i] ?? []).map((w) => counts.get(w) as number))
+  return list.reduce((best, title, i) => (better(typical(i), title, typical(list.indexOf(best)), best) ? title : best), list[0] ?? '')
+}
+
+function better(a: number, titleA: string, b: number, titleB: string): boolean {
+  return a > b + 1e-9 || (Math.abs(a - b) <= 1e-9 && titleA.length < titleB.length)
+}
+
+function mean(list: number[]): number {
+  return list.length === 0 ? 0 : list.reduce((x, y) => x + y, 0) / list.length
 }
 
 function ratingOf(rows: MemberListing[]): { rating: number | null; reviews: number | null } {

@@ -1,5 +1,5 @@
 import type { Capture, KindName } from '../intake'
-import { rowReader, type RowReader } from '../tables'
+import { numbers, rowReader, textColumn, type RowReader } from '../tables'
 
 /** A listing as all imports together know it: of each field the latest that is known. Money in its own currency. */
 export interface Listing {
@@ -69,19 +69,24 @@ function takeListings(capture: Capture, byKey: Map<string, Listing>): void {
   }
 }
 
+/** What sales say of their listings beside units. Rows of one listing mostly follow each other; where no prices are given only the first of a run is read. */
 function takeSales(capture: Capture, byKey: Map<string, Listing>): void {
   const { table } = capture
   const read = rowReader(table)
+  const [market, id, price, day] = [textColumn(table, 'market'), textColumn(table, 'id'), numbers(table, 'price'), numbers(table, 'day')]
   const latest = new Map<string, number>()
+  let listing: Listing | null = null
   for (let row = 0; row < table.rows; row++) {
-    const listing = listingOf(read, row, capture, byKey)
-    const day = read.number('day', row) ?? 0
-    for (const name of ['title', 'store', 'category', 'gtin'] as const) listing[name] ??= read.text(name, row)
-    const price = read.number('price', row)
-    if (price === null || day < (latest.get(listing.key) ?? -Infinity)) continue
-    latest.set(listing.key, day)
-    listing.priceE4 = price
-    listing.currency = read.text('currency', row) ?? listing.currency
+    const goesOn = listing !== null && market.codes[row] === market.codes[row - 1] && id.codes[row] === id.codes[row - 1]
+    if (!goesOn) {
+      listing = listingOf(read, row, capture, byKey)
+      for (const name of ['title', 'store', 'category', 'gtin'] as const) listing[name] ??= read.text(name, row)
+    }
+    const known = listing as Listing
+    if (Number.isNaN(price[row]) || (day[row] as number) < (latest.get(known.key) ?? -Infinity)) continue
+    latest.set(known.key, day[row] as number)
+    known.priceE4 = price[row] as number
+    known.currency = read.text('currency', row) ?? known.currency
   }
 }
 

@@ -3,7 +3,7 @@ import { binOf, bins, measure, measures, strips } from './measures'
 import type { Answer, FacetCount, Query, Span } from './query'
 
 /** Bits of the mask that say which limits a row fails: one a strip, then words, market, category, stage, kind and all other measures. */
-const bit = { words: 1 << 16, markets: 1 << 17, categories: 1 << 18, stages: 1 << 19, kinds: 1 << 20, others: 1 << 21 }
+const bit = { words: 1 << 16, markets: 1 << 17, categories: 1 << 18, stages: 1 << 19, kinds: 1 << 20, others: 1 << 21, hidden: 1 << 22 }
 
 /**
  * Answers queries over items. Each row keeps a mask of the limits it fails; when one limit moves only its bit is worked out
@@ -33,8 +33,10 @@ export class Finder {
     return this.#columns.get(name) ?? new Float64Array(this.#items.length).fill(NaN)
   }
 
-  ask(query: Query): Answer {
+  /** @param hidden keys of items that are left out whatever the limits say: those that were dropped */
+  ask(query: Query, hidden: ReadonlySet<string> = new Set()): Answer {
     this.#update(query)
+    this.#setBit(bit.hidden, (i) => hidden.size > 0 && hidden.has((this.#items[i] as Item).key))
     const mask = this.#mask
     const passing: number[] = []
     for (let i = 0; i < mask.length; i++) if (mask[i] === 0) passing.push(i)

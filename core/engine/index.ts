@@ -1,4 +1,5 @@
 export * from './cuts'
 export { branches, Finder } from './finder'
+export * from './find-row'
 export * from './measures'
 export * from './query'

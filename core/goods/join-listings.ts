@@ -1,4 +1,4 @@
-import { TitleIndex } from './title-index'
+import { sameFrom, TitleIndex } from './title-index'
 import { signatureKey, titleSignature, type TitleSignature } from './title-signature'
 
 export interface ListingName {
@@ -41,20 +41,28 @@ function keep(map: Map<string, number>, key: string, i: number): number {
   return i
 }
 
+/**
+ * Joins titles that are alike beyond doubt. Only those that state the same sizes, colours and pack are compared, so each
+ * such bunch is searched by itself, with words weighed over all titles.
+ */
 function joinAlike(groups: Groups, signatures: TitleSignature[], firstOf: number[]): void {
-  const index = new TitleIndex(signatures)
-  signatures.forEach((signature, i) => {
-    for (const { at, likeness } of index.find(signature, 6, 0.72)) {
-      if (at <= i || likeness.verdict !== 'same' || likeness.packs[0] !== likeness.packs[1]) continue
-      if (!sameFigures(signature, signatures[at] as TitleSignature)) continue
-      groups.join(firstOf[i] as number, firstOf[at] as number)
-    }
+  const weights = new TitleIndex(signatures)
+  const bunches = new Map<string, number[]>()
+  signatures.forEach((s, i) => {
+    const figures = [s.sizes.join(), s.colours.join(), s.pack].join('\u0001')
+    const bunch = bunches.get(figures)
+    if (bunch) bunch.push(i)
+    else bunches.set(figures, [i])
   })
-}
-
-/** Beyond the absence of a clash: what one states of size and colour the other states too. */
-function sameFigures(a: TitleSignature, b: TitleSignature): boolean {
-  return a.sizes.join() === b.sizes.join() && a.colours.join() === b.colours.join()
+  for (const bunch of bunches.values()) {
+    if (bunch.length < 2) continue
+    const index = new TitleIndex(bunch.map((i) => signatures[i] as TitleSignature), weights)
+    bunch.forEach((i, place) => {
+      for (const { at, likeness } of index.find(signatures[i] as TitleSignature, 6, sameFrom)) {
+        if (at > place && likeness.verdict === 'same') groups.join(firstOf[i] as number, firstOf[bunch[at] as number] as number)
+      }
+    })
+  }
 }
 
 /** Sets that grow together, each with at most one barcode. */

@@ -24,10 +24,14 @@ export const sameFrom = 0.72
 /** Finds titles that are alike among many: an inverted index, words weighted by how rare they are. */
 export class TitleIndex {
   readonly #signatures: readonly TitleSignature[]
+  readonly #weights: TitleIndex | null
+  readonly #totals: Float64Array
   readonly #places = new Map<string, number[]>()
 
-  constructor(signatures: readonly TitleSignature[]) {
+  /** @param weights an index over more titles, whose sense of what is rare is to be used */
+  constructor(signatures: readonly TitleSignature[], weights: TitleIndex | null = null) {
     this.#signatures = signatures
+    this.#weights = weights
     signatures.forEach((s, at) => {
       for (const word of s.words) {
         const list = this.#places.get(word)
@@ -35,10 +39,12 @@ export class TitleIndex {
         else this.#places.set(word, [at])
       }
     })
+    this.#totals = Float64Array.from(signatures, (s) => this.#total(s))
   }
 
   /** Weight of a word: log of how many titles there are for each that has it. */
   weight(word: string): number {
+    if (this.#weights) return this.#weights.weight(word)
     return Math.log(1 + this.#signatures.length / (this.#places.get(word)?.length ?? 0.5))
   }
 
@@ -58,21 +64,24 @@ export class TitleIndex {
     })
     const own = this.#total(wanted)
     return [...shared]
-      .map(([at, weight]) => ({ at, likeness: this.#compare(wanted, this.#signatures[at] as TitleSignature, weight, own) }))
+      .map(([at, weight]) => ({ at, likeness: this.#compare(wanted, at, weight, own) }))
       .filter((a) => a.likeness.words >= least)
       .sort((a, b) => order(b.likeness) - order(a.likeness) || a.at - b.at)
       .slice(0, most)
   }
 
-  #compare(a: TitleSignature, b: TitleSignature, shared: number, ownTotal: number): Likeness {
-    const words = shared / (ownTotal + this.#total(b) - shared)
+  #compare(a: TitleSignature, at: number, shared: number, ownTotal: number): Likeness {
+    const b = this.#signatures[at] as TitleSignature
+    const words = shared / (ownTotal + (this.#totals[at] as number) - shared)
     const clashes = [...clash(a.sizes, b.sizes, unitOf), ...clash(a.colours, b.colours, () => 'colour')]
     const verdict = clashes.length > 0 ? 'variant' : words >= sameFrom ? 'same' : 'similar'
     return { words, clashes, packs: [a.pack, b.pack], verdict }
   }
 
   #total(s: TitleSignature): number {
-    return s.words.reduce((sum, word) => sum + this.weight(word), 0)
+    let sum = 0
+    for (const word of s.words) sum += this.weight(word)
+    return sum
   }
 }
 

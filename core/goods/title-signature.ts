@@ -3,7 +3,7 @@ import { findPackCount } from './pack-count'
 /** What a title says, taken apart: what must agree (sizes, colours, pack) and what may differ (words). */
 export interface TitleSignature {
   words: string[]
-  /** figures with their unit, '60cm', '500g' */
+  /** figures with their unit, '600mm', '500g', '40x14cm'; '7#' has none */
   sizes: string[]
   colours: string[]
   pack: number
@@ -31,7 +31,9 @@ export function titleSignature(title: string): TitleSignature {
     })
   }
   take(new RegExp(`(\\d+) ?[x×] ?(\\d+)(?: ?[x×] ?(\\d+))? ?(${unit})(?!\\p{L})`, 'gu'), (m) => `${[m[1], m[2], m[3]].filter(Boolean).join('x')}${asUnit(m[4])}`)
-  take(new RegExp(`(\\d+(?:[.,]\\d+)?) ?(${unit})(?!\\p{L})`, 'gu'), (m) => `${m[1]?.replace(',', '.')}${asUnit(m[2])}`)
+  take(new RegExp(`(\\d+(?:[.,]\\d+)?) ?(${unit})(?!\\p{L})`, 'gu'), (m) => inBaseUnit(Number(m[1]?.replace(',', '.')), asUnit(m[2])))
+  // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
+  take(/(?<![\p{L}\p{N}])(\d+)(?![\p{L}\p{N}])/gu, (m) => `${Number(m[1])}#`)
   const tokens = (rest.match(/[\p{L}\p{N}]+/gu) ?? []).map((t) => singular(spelling[t] ?? t))
   return {
     words: [...new Set(tokens.filter((t) => !noise.has(t) && !colours.has(t) && (t.length > 1 || /\d/.test(t))))].sort(),
@@ -39,6 +41,14 @@ export function titleSignature(title: string): TitleSignature {
     colours: [...new Set(tokens.filter((t) => colours.has(t)))].sort(),
     pack: pack?.count ?? 1,
   }
+}
+
+const base: Record<string, [string, number]> = { kg: ['g', 1000], l: ['ml', 1000], cl: ['ml', 10], m: ['mm', 1000], cm: ['mm', 10] }
+
+/** 1 kg and 1000 g are the same size. */
+function inBaseUnit(value: number, unit: string): string {
+  const [to, factor] = base[unit] ?? [unit, 1]
+  return `${Math.round(value * factor * 100) / 100}${to}`
 }
 
 function asUnit(text: string | undefined): string {

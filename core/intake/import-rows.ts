@@ -1,7 +1,7 @@
 import { TableBuilder, type RowRecord, type Table } from '../tables'
 import { isBlank, type Cell, type OpenedFile } from './opened-file'
 import type { Mapping } from './propose-mapping'
-import { rowReader } from './read-record'
+import { rowReader, type ReadRow } from './read-record'
 import { isNumeric, recordKind } from './record-kinds'
 
 export interface RejectedRow {
@@ -55,21 +55,17 @@ export async function importRows(file: OpenedFile, mapping: Mapping, options: Im
   const seen = new Map<string, { row: number; print: string }>()
   for await (const { batch, done } of file.rows(options.signal)) {
     for (const { row, cells } of batch) {
-      const { records, rejected, doubts } = read(cells)
-      const reason = rejected ?? repeats(records, row, seen)
-      if (reason !== null) {
-        if (result.rejected.length < kept) result.rejected.push({ row, reason, cells })
+      const taken = read(cells)
+      const reason = taken.rejected ?? repeats(taken, row, seen)
+      if (reason !== null || !taken.record) {
+        if (result.rejected.length < kept) result.rejected.push({ row, reason: reason ?? 'not read', cells })
         else result.rejectedMore++
         continue
       }
-      for (const record of records) {
-        builder.add(record)
-        if (mapping.kind === 'sales' && typeof record.day === 'number') {
-          result.capturedOn = Math.max(result.capturedOn, record.day)
-        }
-      }
+      const lastDay = addRecords(builder, taken.record, taken.days)
+      if (mapping.kind === 'sales') result.capturedOn = Math.max(result.capturedOn, lastDay)
       result.taken++
-      for (const doubt of doubts) {
+      for (const doubt of taken.doubts) {
         if (result.doubts.length < kept) result.doubts.push({ row, ...doubt })
         else result.doubtsMore++
       }
@@ -80,12 +76,27 @@ export async function importRows(file: OpenedFile, mapping: Mapping, options: Im
   return result
 }
 
+/** Adds a row's record, or one for each day of a wide row; returns its last day. */
+function addRecords(builder: TableBuilder, record: RowRecord, days: ReadRow['days']): number {
+  if (!days) {
+    builder.add(record)
+    return typeof record.day === 'number' ? record.day : -Infinity
+  }
+  let last = -Infinity
+  for (const { day, units } of days) {
+    record.day = day
+    record.units = units
+    builder.add(record)
+    last = Math.max(last, day)
+  }
+  return last
+}
+
 /** The same key with the same values is a repeat; the same key with other values is a second record, and taken. */
-function repeats(records: RowRecord[], row: number, seen: Map<string, { row: number; print: string }>): string | null {
-  const first = records[0]
-  if (!first) return null
-  const key = [first.market, first.supplier, first.id, first.day].join('\u0001')
-  const print = records.map((r) => Object.values(r).join('\u0001')).join('\u0002')
+function repeats({ record, days }: ReadRow, row: number, seen: Map<string, { row: number; print: string }>): string | null {
+  if (!record) return null
+  const key = [record.market, record.supplier, record.id, record.day].join('\u0001')
+  const print = [...Object.values(record), ...(days ?? []).flatMap((d) => [d.day, d.units])].join('\u0001')
   const before = seen.get(key)
   if (before?.print === print) return `an exact repeat of row ${before.row}`
   if (!before) seen.set(key, { row, print })

@@ -59,6 +59,7 @@ export function bareNumber(text: string): string | null {
  * date or a part number is not taken for a number.
  */
 export function plainNumber(text: string, style: NumberStyle): string | null {
+  if (/^\d+$/.test(text)) return text
   const bare = bareNumber(text)
   if (bare === null) return null
   const d = style.decimal === '.' ? '\\.' : ','

@@ -4,7 +4,7 @@ import { guessDateOrder, parseDay, type DateOrder } from './day-style'
 import { guessColumns, headingWords, type ColumnUse, type KindGuess } from './guess-columns'
 import { guessNumberStyle, type NumberStyle } from './number-style'
 import type { OpenedFile } from './opened-file'
-import type { KindName } from './record-kinds'
+import { recordKind, type KindName } from './record-kinds'
 
 /** How one file is read: all that the user can correct, and all that is remembered for files of the same shape. */
 export interface Mapping {
@@ -48,7 +48,7 @@ export function proposeMapping(file: OpenedFile, now: number): Proposal {
   const noted = readNotes(file.notes, order.order)
   const window = readWindow(file, best, noted.period)
   const currency = findCurrency(file)
-  const captured = noted.day ?? lastDay(file, best, order.order)
+  const captured = noted.day ?? captureColumn(file, order.order) ?? lastDay(file, best, order.order)
   const mapping: Mapping = {
     kind: best.kind,
     columns: best.columns.map((c) => c.use),
@@ -64,7 +64,7 @@ export function proposeMapping(file: OpenedFile, now: number): Proposal {
   if (best.missing.length > 0) questions.push(kindQuestion(kinds))
   if (!order.sure) questions.push(orderQuestion(order.example ?? ''))
   if (!number.sure) questions.push(numberQuestion(number.example ?? ''))
-  if (!currency.sure && !has(best, 'currency')) questions.push(currencyQuestion(currency.currency))
+  if (!currency.sure && !has(best, 'currency') && hasMoney(best)) questions.push(currencyQuestion(currency.currency))
   if (best.kind === 'offers' && !has(best, 'supplier')) {
     questions.push({ about: 'supplier', text: 'Which supplier is this price list from?', options: [] })
   }
@@ -77,6 +77,19 @@ export function proposeMapping(file: OpenedFile, now: number): Proposal {
     currency: currency.why,
   }
   return { mapping, certainty: best.columns.map((c) => c.certainty), kinds, questions, reasons }
+}
+
+function hasMoney(guess: KindGuess): boolean {
+  const money = recordKind(guess.kind).fields.filter((f) => f.type === 'money').map((f) => f.name)
+  return guess.columns.some((c) => c.use.as === 'tier' || (c.use.as === 'field' && money.includes(c.use.field)))
+}
+
+/** A column that says on which day the file was made, the same on every row. */
+function captureColumn(file: OpenedFile, order: DateOrder): { day: number; why: string } | null {
+  const at = file.headings.findIndex((h) => /\b(captured|exported|as of|snapshot|retrieved)\b/.test(headingWords(h)))
+  const days = new Set(at < 0 ? [] : file.sample.map((r) => parseDay(String(r.cells[at] ?? ''), order)))
+  const [day] = days
+  return days.size === 1 && typeof day === 'number' ? { day, why: `the column '${file.headings[at]}'` } : null
 }
 
 function has(guess: KindGuess, field: string): boolean {

@@ -1,4 +1,4 @@
-import type { RowRecord, RowValue } from '../tables'
+import type { RowRecord } from '../tables'
 import type { Mapping } from './propose-mapping'
 import { isBlank, type Cell } from './opened-file'
 import { currencyInCell, readValue } from './read-value'
@@ -6,8 +6,10 @@ import { recordKind, type Field } from './record-kinds'
 import { tiersToText, type Tier } from './tiers'
 
 export interface ReadRow {
-  /** one record, or one for each day of a wide sales row; empty where the row cannot be taken */
-  records: RowRecord[]
+  /** null where the row cannot be taken */
+  record: RowRecord | null
+  /** the days of a wide sales row, each to become a record of its own; null elsewhere */
+  days: { day: number; units: number }[] | null
   /** why not, where it cannot */
   rejected: string | null
   /** values that were left unknown, with the reason */
@@ -40,13 +42,13 @@ export function rowReader(mapping: Mapping): (cells: readonly Cell[]) => ReadRow
     readTiers(record, cells, tierColumns, mapping, doubts)
     const lacking = lack(kind.fields, record, cells, columns, dayColumns.length > 0, doubts)
     if (lacking) return reject(lacking)
-    if (dayColumns.length === 0) return { records: [record], rejected: null, doubts }
+    if (dayColumns.length === 0) return { record, days: null, rejected: null, doubts }
     return wide(record, cells, dayColumns, mapping, doubts)
   }
 }
 
 function reject(reason: string): ReadRow {
-  return { records: [], rejected: reason, doubts: [] }
+  return { record: null, days: null, rejected: reason, doubts: [] }
 }
 
 function fillFromFile(record: RowRecord, mapping: Mapping): void {
@@ -114,12 +116,12 @@ function wide(
   mapping: Mapping,
   doubts: ReadRow['doubts'],
 ): ReadRow {
-  const records: RowRecord[] = []
+  const days: { day: number; units: number }[] = []
   for (const { at, day } of columns) {
     if (isBlank(cells[at])) continue
     const { value, reason } = readValue(cells[at] ?? null, 'count', mapping)
     if (reason !== undefined) doubts.push({ field: 'units', reason })
-    if (value !== null) records.push({ ...record, day, units: value as RowValue })
+    if (typeof value === 'number') days.push({ day, units: value })
   }
-  return records.length > 0 ? { records, rejected: null, doubts } : reject('no day holds a figure')
+  return days.length > 0 ? { record, days, rejected: null, doubts } : reject('no day holds a figure')
 }

@@ -18,8 +18,8 @@ export class TableBuilder {
   constructor(specs: readonly ColumnSpec[]) {
     this.#parts = specs.map((spec) => ({
       spec,
-      codes: new Int32Array(spec.type === 'text' ? this.#capacity : 0),
-      values: new Float64Array(spec.type === 'number' ? this.#capacity : 0),
+      codes: new Int32Array(spec.type === 'text' ? this.#capacity : 0).fill(-1),
+      values: new Float64Array(spec.type === 'number' ? this.#capacity : 0).fill(NaN),
       words: [],
       index: new Map(),
       known: false,
@@ -33,13 +33,14 @@ export class TableBuilder {
   /** Adds one record; names that are not columns are ignored, missing ones are unknown. */
   add(record: RowRecord): this {
     if (this.#rows === this.#capacity) this.#grow()
+    const row = this.#rows++
     for (const part of this.#parts) {
-      const value = record[part.spec.name] ?? null
-      if (value !== null) part.known = true
-      if (part.spec.type === 'number') part.values[this.#rows] = typeof value === 'number' ? value : NaN
-      else part.codes[this.#rows] = value === null ? -1 : codeOf(part, String(value))
+      const value = record[part.spec.name]
+      if (value === null || value === undefined) continue
+      part.known = true
+      if (part.spec.type === 'text') part.codes[row] = codeOf(part, String(value))
+      else if (typeof value === 'number') part.values[row] = value
     }
-    this.#rows++
     return this
   }
 
@@ -59,8 +60,8 @@ export class TableBuilder {
   #grow(): void {
     this.#capacity *= 2
     for (const part of this.#parts) {
-      if (part.spec.type === 'text') part.codes = grown(part.codes, new Int32Array(this.#capacity))
-      else part.values = grown(part.values, new Float64Array(this.#capacity))
+      if (part.spec.type === 'text') part.codes = grown(part.codes, new Int32Array(this.#capacity).fill(-1))
+      else part.values = grown(part.values, new Float64Array(this.#capacity).fill(NaN))
     }
   }
 }

@@ -1,0 +1,62 @@
+import { buildCatalog, repriceCatalog, type Catalog, type Corrections, type Item, type SellerRules } from '@sickle/core/catalog'
+import { findRow, Finder, type Query } from '@sickle/core/engine'
+import type { Capture } from '@sickle/core/intake'
+import { openDatabase } from '../storage/database'
+import { listImports, loadCapture } from '../storage/imports'
+import { serve, type CallContext } from './channel'
+
+let captures = new Map<string, Capture>()
+let catalog: Catalog = { items: [], offers: [], placeOf: new Map(), listings: 0 }
+let finder = new Finder([])
+
+function take(next: Catalog) {
+  catalog = next
+  finder = new Finder(catalog.items)
+  const markets = [...new Set(catalog.items.flatMap((i) => i.markets))].sort()
+  return { items: catalog.items.length, listings: catalog.listings, offers: catalog.offers.length, markets }
+}
+
+function itemOf(key: string): Item | null {
+  const place = catalog.placeOf.get(key)
+  return place === undefined ? null : (catalog.items[place] ?? null)
+}
+
+const methods = {
+  /** Reads what is new at rest, forgets what was removed, and works everything out. */
+  async load({ progress }: CallContext, rules: SellerRules, corrections: Corrections) {
+    const db = await openDatabase()
+    const entries = await listImports(db)
+    const next = new Map<string, Capture>()
+    for (const entry of entries) next.set(entry.id, captures.get(entry.id) ?? (await loadCapture(db, entry)))
+    db.close()
+    captures = next
+    return take(buildCatalog([...captures.values()], rules, corrections, { onProgress: progress }))
+  },
+
+  /** Works out only what depends on rules and corrections. */
+  reprice(_: CallContext, rules: SellerRules, corrections: Corrections) {
+    return take(repriceCatalog(catalog, rules, corrections))
+  },
+
+  ask(_: CallContext, query: Query, hidden: string[], from: number, count: number) {
+    const { order, ...answer } = finder.ask(query, new Set(hidden))
+    const rows = [...order.subarray(from, from + count)].map((at) => findRow(catalog.items[at] as Item))
+    return { ...answer, from, rows }
+  },
+
+  /** How many items each Cut would leave. */
+  counts(_: CallContext, queries: Query[], hidden: string[]) {
+    const counter = new Finder(catalog.items)
+    return queries.map((q) => counter.ask(q, new Set(hidden)).matching)
+  },
+
+  item: (_: CallContext, key: string) => itemOf(key),
+
+  rows: (_: CallContext, keys: string[]) => keys.map((key) => ({ key, item: itemOf(key) })).map(({ key, item }) => ({ key, row: item && findRow(item) })),
+
+  items: (_: CallContext, keys: string[]) => keys.flatMap((key) => itemOf(key) ?? []),
+}
+
+export type EngineMethods = typeof methods
+
+serve(self, methods)
