@@ -1,1 +1,2 @@
 export * from './worth'
+export * from './decisions'

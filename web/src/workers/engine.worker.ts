@@ -8,12 +8,17 @@ import { serve, type CallContext } from './channel'
 let captures = new Map<string, Capture>()
 let catalog: Catalog = { items: [], offers: [], placeOf: new Map(), listings: 0 }
 let finder = new Finder([])
+let order: Int32Array = new Int32Array(0)
 
 function take(next: Catalog) {
   catalog = next
   finder = new Finder(catalog.items)
   const markets = [...new Set(catalog.items.flatMap((i) => i.markets))].sort()
   return { items: catalog.items.length, listings: catalog.listings, offers: catalog.offers.length, markets }
+}
+
+function rowsAt(from: number, count: number) {
+  return [...order.subarray(from, from + count)].map((at) => findRow(catalog.items[at] as Item))
 }
 
 function itemOf(key: string): Item | null {
@@ -39,10 +44,13 @@ const methods = {
   },
 
   ask(_: CallContext, query: Query, hidden: string[], from: number, count: number) {
-    const { order, ...answer } = finder.ask(query, new Set(hidden))
-    const rows = [...order.subarray(from, from + count)].map((at) => findRow(catalog.items[at] as Item))
-    return { ...answer, from, rows }
+    const { order: found, ...answer } = finder.ask(query, new Set(hidden))
+    order = found
+    return { ...answer, from, rows: rowsAt(from, count) }
   },
+
+  /** More rows of the last answer. */
+  page: (_: CallContext, from: number, count: number) => rowsAt(from, count),
 
   /** How many items each Cut would leave. */
   counts(_: CallContext, queries: Query[], hidden: string[]) {

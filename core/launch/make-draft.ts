@@ -1,0 +1,63 @@
+import { itemCost, lowestOn, type Item, type SellerRules } from '../catalog'
+import { costSheet, rulePrice, solvePrice, type RulePrice } from '../margin'
+import { findRate, minorUnitE4 } from '../money'
+import { listingLimits, type Draft } from './draft'
+import { suggestTags, suggestTitle } from './suggest-words'
+
+/** What the price rule asks for an item on a market, in the home currency. */
+export function ruledPrice(item: Item, market: string, rules: SellerRules): RulePrice {
+  const { inputs } = itemCost(rules, market, item.kind, item.offer?.offer ?? null, { sold: item.pack, bought: item.offerPack })
+  const floorE4 = solvePrice(inputs, { profitE4: rules.minProfitE4 }).lowestE4
+  const lowest = lowestOn(item, market)
+  return rulePrice({ stepE4: rules.stepE4, floorE4, ceilingE4: null }, lowest === null ? [] : [lowest])
+}
+
+/**
+ * A draft of an item for a market: words that sell, the price set by hand or by rule, what it then earns. The price is in the
+ * market's currency, rounded up to its minor unit so that it never falls below the floor. Without any price to go by it
+ * stands at 0, which is a fault that the draft shows.
+ */
+export function makeDraft(item: Item, market: string, rules: SellerRules, setPriceE4: number | null, id: string): Draft {
+  const home = rules.homeCurrency
+  const homePrice = setPriceE4 ?? ruledPrice(item, market, rules).priceE4 ?? lowestOn(item, market) ?? 0
+  const currency = marketCurrency(item, market, rules)
+  const rate = findRate(home, currency, rules.rates)?.rate ?? 1
+  const unit = minorUnitE4(currency)
+  const priceE4 = Math.ceil((homePrice * rate) / unit - 1e-6) * unit
+  const { inputs } = itemCost(rules, market, item.kind, item.offer?.offer ?? null, { sold: item.pack, bought: item.offerPack })
+  const sheet = costSheet(inputs, currency === home ? priceE4 : Math.round(priceE4 / rate / minorUnitE4(home)) * minorUnitE4(home))
+  const here = item.listings.filter((l) => l.market === market)
+  return {
+    id,
+    item: item.key,
+    market,
+    title: suggestTitle(here.length > 0 ? here : item.listings, listingLimits.title),
+    description: describe(item),
+    tags: suggestTags(item.listings, listingLimits.tags, listingLimits.tagLength),
+    category: item.category ?? '',
+    gtin: item.gtin ?? '',
+    picture: item.picture ?? '',
+    priceE4,
+    currency,
+    quantity: item.kind === 'digital' ? 999 : 5,
+    handlingDays: item.kind === 'digital' ? 0 : Math.max(1, Math.min(item.offer?.offer.leadDays ?? 2, 30)),
+    profitE4: sheet.profitE4,
+    profitCurrency: home,
+    margin: sheet.margin,
+  }
+}
+
+/** The currency in which listings of the item on a market are priced; the home currency where it is not known or has no rate. */
+function marketCurrency(item: Item, market: string, rules: SellerRules): string {
+  const stated = item.listings.find((l) => l.market === market && l.original)?.original?.currency
+  return stated !== undefined && findRate(rules.homeCurrency, stated, rules.rates) ? stated : rules.homeCurrency
+}
+
+/** Plain facts to start a description from; a seller's own words come after. */
+function describe(item: Item): string {
+  const facts = [item.title.replace(/\s*,\s*/g, ', ')]
+  if (item.pack > 1) facts.push(`Pack of ${item.pack}.`)
+  if (item.kind === 'digital') facts.push('A file to download and print; nothing is posted.')
+  else if (item.offer?.offer.leadDays) facts.push(`Posted within ${Math.min(item.offer.offer.leadDays, 30)} days.`)
+  return facts.join('\n')
+}

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import { NConfigProvider, NDialogProvider, NGlobalStyle, NMessageProvider } from 'naive-ui'
+import { watch } from 'vue'
+import { useSettings } from '@/shared/stores/settings'
+import AppFrame from './AppFrame.vue'
+import { useTheme } from './theme'
+
+const settings = useSettings()
+const theme = useTheme()
+watch(
+  () => settings.value.theme,
+  (choice) => (theme.choice.value = choice),
+)
+</script>
+
+<template>
+  <NConfigProvider :theme="theme.naive.value" :theme-overrides="theme.overrides.value" abstract>
+    <NGlobalStyle />
+    <NMessageProvider placement="bottom" :duration="5000" keep-alive-on-hover>
+      <NDialogProvider>
+        <AppFrame />
+      </NDialogProvider>
+    </NMessageProvider>
+  </NConfigProvider>
+</template>

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { useMessage } from 'naive-ui'
+import { onErrorCaptured, onMounted, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { toProblem } from '@/shared/problem'
+import { useDrafts } from '@/shared/stores/drafts'
+import { useQuery } from '@/shared/stores/query'
+import { useRules } from '@/shared/stores/rules'
+import { useSettings } from '@/shared/stores/settings'
+import { useSheaf } from '@/shared/stores/sheaf'
+import { useWorkspace } from '@/shared/stores/workspace'
+import { useKeys } from '@/shared/use-keys'
+import CommandPalette from './CommandPalette.vue'
+import KeysHelp from './KeysHelp.vue'
+import SheafStrip from './SheafStrip.vue'
+import { stages } from './stages'
+import TheRow from './TheRow.vue'
+
+const workspace = useWorkspace()
+const settings = useSettings()
+const sheaf = useSheaf()
+const route = useRoute()
+const router = useRouter()
+const message = useMessage()
+const palette = ref(false)
+const help = ref(false)
+const fatal = ref<string | null>(null)
+
+const stores = [settings, useRules(), sheaf, useQuery(), useDrafts()]
+onMounted(async () => {
+  try {
+    await Promise.all(stores.map((s) => s.load()))
+    await workspace.reload()
+  } catch (thrown) {
+    fatal.value = toProblem(thrown).message
+  }
+})
+onErrorCaptured((error) => {
+  message.error(toProblem(error).message, { closable: true, duration: 0 })
+  return false
+})
+window.addEventListener('unhandledrejection', (event) => {
+  const problem = toProblem(event.reason)
+  if (problem.code !== 'cancelled') message.error(problem.message, { closable: true, duration: 0 })
+})
+
+useKeys('Everywhere', [
+  ...stages.map((s) => ({ key: s.key, label: `Open ${s.label}`, run: () => void router.push(s.path) })),
+  { key: 'ctrl+k', label: 'Everything by name', always: true, run: () => (palette.value = true) },
+  { key: '?', label: 'Keys of this screen', run: () => (help.value = true) },
+  { key: 'ctrl+z', label: 'Undo the last decision', run: () => void sheaf.undo() },
+  { key: 'ctrl+y', label: 'Redo it', run: () => void sheaf.redo() },
+])
+</script>
+
+<template>
+  <div class="frame" :class="{ folded: settings.value.sideFolded, sided: Boolean(route.matched[0]?.components?.side) }">
+    <a class="skip" href="#stage">Skip to the stage</a>
+    <TheRow @palette="palette = true" @help="help = true" />
+    <aside class="side scroll" aria-label="Cuts and facets">
+      <RouterView name="side" />
+    </aside>
+    <main id="stage" tabindex="-1">
+      <div v-if="fatal" class="fatal" role="alert">
+        <h2>Sickle cannot open its workspace</h2>
+        <p>{{ fatal }}</p>
+      </div>
+      <RouterView v-else />
+    </main>
+    <SheafStrip />
+    <CommandPalette v-model:show="palette" />
+    <KeysHelp v-model:show="help" />
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  display: grid;
+  grid-template: 56px minmax(0, 1fr) 44px / minmax(0, 1fr);
+  height: 100vh;
+}
+.frame.sided {
+  grid-template-columns: 186px minmax(0, 1fr);
+}
+.frame.sided.folded {
+  grid-template-columns: 0 minmax(0, 1fr);
+}
+.side {
+  display: none;
+  border-right: 1px solid var(--line);
+}
+.sided .side {
+  display: block;
+}
+main {
+  min-width: 0;
+  min-height: 0;
+  outline: none;
+}
+.skip {
+  position: absolute;
+  left: -999px;
+}
+.skip:focus {
+  left: 8px;
+  top: 8px;
+  z-index: 9;
+  background: var(--panel);
+  padding: 4px 8px;
+}
+.fatal {
+  max-width: 520px;
+  margin: 12vh auto;
+  display: grid;
+  gap: 8px;
+}
+</style>

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { NPopover } from 'naive-ui'
+import { computed } from 'vue'
+import { plural } from '@/shared/format'
+import { useJobs } from '@/shared/stores/jobs'
+
+const jobs = useJobs()
+const label = computed(() => (jobs.active.length > 0 ? plural(jobs.active.length, 'job') : 'No jobs'))
+const overall = computed(() => jobs.active[0]?.done ?? null)
+const words = { waiting: 'waiting', running: 'working', done: 'done', failed: 'failed', cancelled: 'cancelled' }
+</script>
+
+<template>
+  <NPopover trigger="click" placement="bottom-end">
+    <template #trigger>
+      <button class="bare tray" :aria-label="`${label}: show`">
+        <span>{{ label }}</span>
+        <span v-if="jobs.active.length" class="bar"><i :style="{ width: `${(overall ?? 0.1) * 100}%` }" /></span>
+      </button>
+    </template>
+    <div class="list" role="status">
+      <p v-if="jobs.jobs.length === 0" class="quiet">Imports show here while they run, with progress and a way to stop them.</p>
+      <div v-for="job in [...jobs.jobs].reverse().slice(0, 14)" :key="job.id" class="job">
+        <div class="head">
+          <span class="name">{{ job.label }}</span>
+          <button v-if="job.state === 'running' || job.state === 'waiting'" class="bare cancel" @click="job.cancel()">Cancel</button>
+          <span v-else class="small" :class="{ loss: job.state === 'failed', quiet: job.state !== 'failed' }">{{ words[job.state] }}</span>
+        </div>
+        <div v-if="job.state === 'running'" class="bar wide"><i :style="{ width: `${(job.done ?? 0.1) * 100}%` }" /></div>
+        <p v-if="job.note" class="small quiet">{{ job.note }}</p>
+      </div>
+      <button v-if="jobs.jobs.length > jobs.active.length" class="bare small clear" @click="jobs.clearFinished()">Clear finished</button>
+    </div>
+  </NPopover>
+</template>
+
+<style scoped>
+.tray {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 0 16px;
+  border-left: 1px solid var(--line);
+  border-right: 1px solid var(--line);
+  font-size: 13px;
+  min-width: 92px;
+}
+.bar {
+  display: block;
+  width: 70px;
+  height: 5px;
+  border-radius: 3px;
+  background: var(--sunk);
+  overflow: hidden;
+}
+.bar.wide {
+  width: 100%;
+  margin: 4px 0;
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--slate);
+  transition: width 120ms;
+}
+.list {
+  width: 330px;
+  max-height: 420px;
+  overflow: auto;
+  display: grid;
+  gap: 10px;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.cancel {
+  color: var(--clay);
+}
+.clear {
+  color: var(--slate);
+}
+</style>

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { NButton, NDropdown, NInput, NModal } from 'naive-ui'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { expectedMonthly } from '@sickle/core/verdict'
+import { currencySign, signed } from '@/shared/format'
+import { useRules } from '@/shared/stores/rules'
+import { useSheaf } from '@/shared/stores/sheaf'
+import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
+
+const sheaf = useSheaf()
+const rules = useRules()
+const router = useRouter()
+const expected = computed(() => expectedMonthly(sheaf.kept.map((d) => d.snapshot)))
+const naming = ref(false)
+const name = ref('')
+const options = computed(() => [
+  ...sheaf.all.map((s) => ({ key: s.id, label: s.name })),
+  { type: 'divider' as const, key: 'd' },
+  { key: 'new', label: 'New sheaf …' },
+])
+function choose(key: string) {
+  if (key === 'new') {
+    name.value = ''
+    naming.value = true
+  } else void sheaf.openSheaf(key)
+}
+async function add() {
+  naming.value = false
+  await sheaf.add(name.value)
+}
+</script>
+
+<template>
+  <footer class="strip">
+    <NDropdown trigger="click" :options="options" placement="top-start" @select="choose">
+      <button class="bare name" title="Choose or make a sheaf">{{ sheaf.current.name }} <span aria-hidden="true">▴</span></button>
+    </NDropdown>
+    <span class="quiet small">sheaf, {{ sheaf.kept.length }} kept · {{ sheaf.held.length }} held · {{ sheaf.dropped.length }} dropped</span>
+    <div class="thumbs" aria-hidden="true">
+      <GoodsPicture v-for="d in sheaf.kept.slice(-10)" :key="d.key" :src="d.snapshot.picture" :title="d.snapshot.title" :size="26" />
+    </div>
+    <span class="spring" />
+    <span v-if="sheaf.kept.length" class="expected" title="Profit per sale × units in 30 days ÷ (listings + 1), summed over kept items">
+      expected profit <b :class="expected.e4 < 0 ? 'loss' : 'profit'">{{ currencySign(rules.home) }} {{ signed(expected.e4, rules.home) }}</b> a month
+      <span class="quiet"> ○ if sales are shared evenly{{ expected.known < expected.of ? `; ${expected.of - expected.known} not known` : '' }}</span>
+    </span>
+    <NButton size="small" :disabled="!sheaf.canUndo" :title="sheaf.lastStep ? `Take back: ${sheaf.lastStep.action} ${sheaf.lastStep.snapshot.title}` : ''" @click="sheaf.undo()">Undo&nbsp;<kbd>Ctrl Z</kbd></NButton>
+    <NButton size="small" :disabled="!sheaf.canRedo" aria-label="Redo" @click="sheaf.redo()">Redo</NButton>
+    <NButton size="small" type="primary" :disabled="!sheaf.kept.length" @click="router.push('/launch')">Draft listings</NButton>
+    <NModal v-model:show="naming" preset="card" title="New sheaf" style="width: 380px" role="dialog" aria-label="New sheaf">
+      <form class="row-gap" @submit.prevent="add">
+        <NInput v-model:value="name" placeholder="A niche, a store, a season" :input-props="{ 'aria-label': 'Name of the sheaf' }" autofocus />
+        <NButton type="primary" attr-type="submit">Make</NButton>
+      </form>
+    </NModal>
+  </footer>
+</template>
+
+<style scoped>
+.strip {
+  grid-column: 1 / -1;
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding: 0 16px;
+  background: var(--panel);
+  border-top: 1px solid var(--line);
+  white-space: nowrap;
+  overflow: hidden;
+}
+.name {
+  font: 650 15px var(--heading);
+}
+.thumbs {
+  display: flex;
+  gap: 3px;
+}
+.spring {
+  flex: 1;
+}
+.expected {
+  font-size: 13px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+</style>

@@ -1,0 +1,41 @@
+import type { InjectionKey } from 'vue'
+import { inject } from 'vue'
+import { openDatabase, type Database } from '@/storage/database'
+import { Channel } from '@/workers/channel'
+import type { EngineMethods } from '@/workers/engine.worker'
+import type { IntakeMethods } from '@/workers/intake.worker'
+
+/** What the stores reach the outside by; tests pass their own. */
+export interface Services {
+  database: () => Promise<Database>
+  engine: Channel<EngineMethods>
+  intake: Channel<IntakeMethods>
+  /** the clock, ms */
+  now: () => number
+  newId: () => string
+}
+
+export const servicesKey: InjectionKey<Services> = Symbol('services')
+
+export function useServices(): Services {
+  const services = inject(servicesKey)
+  if (!services) throw new Error('services are not provided')
+  return services
+}
+
+export function createServices(): Services {
+  let database: Promise<Database> | null = null
+  return {
+    database: () => (database ??= openDatabase()),
+    engine: channelTo<EngineMethods>(new Worker(new URL('../workers/engine.worker.ts', import.meta.url), { type: 'module' })),
+    intake: channelTo<IntakeMethods>(new Worker(new URL('../workers/intake.worker.ts', import.meta.url), { type: 'module' })),
+    now: () => Date.now(),
+    newId: () => crypto.randomUUID(),
+  }
+}
+
+function channelTo<M extends Record<string, never> | EngineMethods | IntakeMethods>(worker: Worker): Channel<M> {
+  const channel = new Channel<M>(worker)
+  worker.addEventListener('error', (event) => channel.fail(event.message || 'a worker stopped'))
+  return channel
+}

@@ -1,0 +1,19 @@
+import { Boxes, HandCoins, Rocket, Search, Wheat } from '@lucide/vue'
+import type { Component } from 'vue'
+
+/** The stages on the Row in working order. A key keeps its stage whatever else is added. */
+export interface StageEntry {
+  name: 'gather' | 'finds' | 'margin' | 'sheaves' | 'launch'
+  label: string
+  path: string
+  key: string
+  icon: Component
+}
+
+export const stages: readonly StageEntry[] = [
+  { name: 'gather', label: 'Gather', path: '/gather', key: '2', icon: Boxes },
+  { name: 'finds', label: 'Finds', path: '/finds', key: '4', icon: Search },
+  { name: 'margin', label: 'Margin', path: '/margin', key: '7', icon: HandCoins },
+  { name: 'sheaves', label: 'Sheaves', path: '/sheaves', key: '8', icon: Wheat },
+  { name: 'launch', label: 'Launch', path: '/launch', key: '9', icon: Rocket },
+]

@@ -1,0 +1,75 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, toRaw, watch } from 'vue'
+import { emptyQuery, readCut, shippedCuts, type Answer, type Cut, type FindRow, type Query, type Span } from '@sickle/core/engine'
+import { useServices } from '@/app/services'
+import { keptDocument } from './document'
+import { useSheaf } from './sheaf'
+import { useWorkspace } from './workspace'
+
+const pageSize = 60
+
+/** What is asked of all items, the answer, and the Cuts. The newest question wins; older answers are dropped. */
+export const useQuery = defineStore('query', () => {
+  const services = useServices()
+  const workspace = useWorkspace()
+  const sheaf = useSheaf()
+  const own = keptDocument<Cut[]>(services, 'cuts', () => [])
+  const query = ref<Query>(structuredClone(emptyQuery))
+  const showDropped = ref(false)
+  const answer = shallowRef<(Omit<Answer, 'order'> & { from: number }) | null>(null)
+  const rows = shallowRef(new Map<number, FindRow>())
+  const selected = ref<string | null>(null)
+  /** ms from asking to the answer's arrival, for the bench */
+  const lastMs = ref(0)
+  let asked = 0
+  const loading = new Set<number>()
+
+  const hidden = () => (showDropped.value ? [] : sheaf.dropped.map((d) => d.key))
+
+  async function ask(): Promise<void> {
+    const mine = ++asked
+    const start = performance.now()
+    const got = await services.engine.call('ask', [structuredClone(toRaw(query.value)), hidden(), 0, pageSize])
+    if (mine !== asked) return
+    const { rows: first, ...rest } = got
+    loading.clear()
+    rows.value = new Map(first.map((r, i) => [i, r]))
+    answer.value = rest
+    lastMs.value = performance.now() - start
+  }
+
+  /** Fetches the pages between two places that are not here yet. */
+  async function ensure(from: number, to: number): Promise<void> {
+    for (let page = Math.floor(from / pageSize); page <= Math.floor(to / pageSize); page++) {
+      const start = page * pageSize
+      if (rows.value.has(start) || loading.has(page) || start >= (answer.value?.matching ?? 0)) continue
+      loading.add(page)
+      const mine = asked
+      const got = await services.engine.call('page', [start, pageSize])
+      if (mine !== asked) return
+      const next = new Map(rows.value)
+      got.forEach((r, i) => next.set(start + i, r))
+      rows.value = next
+    }
+  }
+
+  const change = (some: Partial<Query>) => void (query.value = { ...query.value, ...some })
+  function setLimit(measure: string, span: Span | null): void {
+    const { [measure]: _, ...rest } = query.value.limits
+    const open = span === null || (span[0] === null && span[1] === null)
+    change({ limits: open ? rest : { ...rest, [measure]: span } })
+  }
+  const use = (cut: Cut) => void (query.value = structuredClone(toRaw(cut.query)))
+  const clear = () => void (query.value = { ...structuredClone(emptyQuery), sort: query.value.sort })
+  const cuts = computed(() => [...shippedCuts, ...own.value.value])
+  const keepCut = (name: string) => own.set([...own.value.value.filter((c) => c.name !== name), { name, query: structuredClone(toRaw(query.value)), ships: false }])
+  const dropCut = (name: string) => own.set(own.value.value.filter((c) => c.name !== name))
+  const takeCut = (json: unknown) => {
+    const cut = readCut(json)
+    return own.set([...own.value.value.filter((c) => c.name !== cut.name), cut])
+  }
+  const isUsed = (cut: Cut) => JSON.stringify(cut.query) === JSON.stringify(query.value)
+
+  watch([query, () => workspace.version, showDropped, () => sheaf.dropped.map((d) => d.key).join()], () => void ask(), { deep: true })
+  return { load: own.load, query, answer, rows, selected, showDropped, lastMs, ask, ensure, change, setLimit, use, clear, cuts, keepCut, dropCut, takeCut, isUsed }
+})

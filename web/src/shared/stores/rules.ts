@@ -1,0 +1,43 @@
+import { defineStore } from 'pinia'
+import { computed, toRaw } from 'vue'
+import { plainRules, type Corrections, type SellerRules } from '@sickle/core/catalog'
+import type { FeeSchedule } from '@sickle/core/margin'
+import { useServices } from '@/app/services'
+import { keptDocument } from './document'
+
+/** What the seller settled: money rules, corrections by hand, and the prices set in Margin. */
+export const useRules = defineStore('rules', () => {
+  const services = useServices()
+  const rules = keptDocument<SellerRules>(services, 'rules', () => plainRules('EUR'))
+  const corrections = keptDocument<Corrections>(services, 'corrections', () => ({ packs: {}, offers: {} }))
+  /** item key + market → price in E4 of the home currency */
+  const prices = keptDocument<Record<string, number>>(services, 'prices', () => ({}))
+
+  const load = () => Promise.all([rules.load(), corrections.load(), prices.load()])
+  const plain = () => ({ rules: structuredClone(toRaw(rules.value.value)), corrections: structuredClone(toRaw(corrections.value.value)) })
+
+  function setSchedule(schedule: FeeSchedule): Promise<void> {
+    const others = rules.value.value.schedules.filter((s) => s.market !== schedule.market)
+    return rules.set({ ...rules.value.value, schedules: [...others, schedule].sort((a, b) => (a.market < b.market ? -1 : 1)) })
+  }
+  function setPack(key: string, pack: number | null): Promise<void> {
+    const { [key]: _, ...packs } = corrections.value.value.packs
+    return corrections.set({ ...corrections.value.value, packs: pack === null ? packs : { ...packs, [key]: pack } })
+  }
+  function setOffer(item: string, offer: string | null): Promise<void> {
+    const { [item]: _, ...offers } = corrections.value.value.offers
+    return corrections.set({ ...corrections.value.value, offers: offer === null ? offers : { ...offers, [item]: offer } })
+  }
+  function setPrice(item: string, market: string, priceE4: number | null): Promise<void> {
+    const { [`${item}|${market}`]: _, ...rest } = prices.value.value
+    return prices.set(priceE4 === null ? rest : { ...rest, [`${item}|${market}`]: priceE4 })
+  }
+  const priceOf = (item: string, market: string): number | null => prices.value.value[`${item}|${market}`] ?? null
+
+  return {
+    rules: computed(() => rules.value.value),
+    corrections: computed(() => corrections.value.value),
+    home: computed(() => rules.value.value.homeCurrency),
+    load, plain, set: rules.set, setSchedule, setPack, setOffer, setPrice, priceOf,
+  } // prettier-ignore
+})

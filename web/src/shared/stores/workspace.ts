@@ -1,0 +1,62 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { useServices } from '@/app/services'
+import { toProblem } from '@/shared/problem'
+import type { ImportEntry } from '@/storage/database'
+import { listImports, removeImport } from '@/storage/imports'
+import { useRules } from './rules'
+
+export interface Summary {
+  items: number
+  listings: number
+  offers: number
+  markets: string[]
+}
+
+const nothing: Summary = { items: 0, listings: 0, offers: 0, markets: [] }
+
+/** What has been gathered, and whether the engine is up to date with it. */
+export const useWorkspace = defineStore('workspace', () => {
+  const services = useServices()
+  const rules = useRules()
+  const state = ref<'opening' | 'working' | 'ready' | 'failed'>('opening')
+  const failure = ref<string | null>(null)
+  const progress = ref(0)
+  const ledger = shallowRef<ImportEntry[]>([])
+  const summary = shallowRef<Summary>(nothing)
+  /** rises whenever answers of the engine may have changed */
+  const version = ref(0)
+
+  async function work(task: () => Promise<Summary>): Promise<void> {
+    state.value = 'working'
+    progress.value = 0
+    try {
+      summary.value = await task()
+      version.value++
+      state.value = 'ready'
+    } catch (thrown) {
+      failure.value = toProblem(thrown).message
+      state.value = 'failed'
+    }
+  }
+
+  /** Reads ledger and data anew: after start, import, removal, restore. */
+  async function reload(): Promise<void> {
+    const { rules: r, corrections } = rules.plain()
+    await work(async () => {
+      ledger.value = await listImports(await services.database())
+      return services.engine.call('load', [r, corrections], { onProgress: (p) => (progress.value = p as number) })
+    })
+  }
+  /** Works prices out anew after a change of rules or corrections. */
+  async function reprice(): Promise<void> {
+    const { rules: r, corrections } = rules.plain()
+    await work(() => services.engine.call('reprice', [r, corrections]))
+  }
+  async function remove(id: string): Promise<void> {
+    await removeImport(await services.database(), id)
+    await reload()
+  }
+  const empty = computed(() => state.value !== 'opening' && ledger.value.length === 0)
+  return { state, failure, progress, ledger, summary, version, empty, reload, reprice, remove }
+})

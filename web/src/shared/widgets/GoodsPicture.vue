@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+
+/** A picture that Sickle's own server has, else a quiet tile with the first letter: pictures elsewhere are not fetched. */
+const { src, title, size = 38 } = defineProps<{ src: string | null; title: string; size?: number }>()
+const failed = ref(false)
+watch(
+  () => src,
+  () => (failed.value = false),
+)
+const own = computed(() => (src?.startsWith('/demo/pictures/') && !failed.value ? src : null))
+const tones = ['#cfe0d8', '#e8dab8', '#d3dde8', '#e8cfc4', '#dde4c2', '#dccfe2']
+const tone = computed(() => tones[[...title].reduce((sum, c) => sum + c.charCodeAt(0), 0) % tones.length])
+</script>
+
+<template>
+  <img v-if="own" :src="own" alt="" :width="size" :height="size" loading="lazy" @error="failed = true" />
+  <span v-else class="tile" :style="{ width: `${size}px`, height: `${size}px`, background: tone, fontSize: `${size * 0.42}px` }" aria-hidden="true">{{ title.trim().charAt(0).toUpperCase() }}</span>
+</template>
+
+<style scoped>
+img,
+.tile {
+  border-radius: 6px;
+  flex: none;
+  display: block;
+}
+.tile {
+  display: grid;
+  place-items: center;
+  color: #47524a;
+  font-family: var(--heading);
+}
+</style>

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { FacetCount } from '@sickle/core/engine'
+import { count } from '@/shared/format'
+
+const { title, options, chosen, tree = false } = defineProps<{ title: string; options: FacetCount[]; chosen: string[]; tree?: boolean }>()
+const emit = defineEmits<{ change: [values: string[]] }>()
+const unfolded = ref<string[]>([])
+const depth = (path: string) => path.split(' / ').length - 1
+const parent = (path: string) => path.split(' / ').slice(0, -1).join(' / ')
+const leaf = (path: string) => path.split(' / ').at(-1) ?? path
+const hasMore = (path: string) => tree && options.some((o) => parent(o.value) === path)
+/** In a tree the top is shown, and below it what was unfolded or chosen. */
+const shown = computed(() => (tree ? options.filter((o) => depth(o.value) === 0 || isOpen(parent(o.value))) : options))
+function isOpen(path: string): boolean {
+  const here = unfolded.value.includes(path) || chosen.some((c) => c.startsWith(`${path} / `))
+  return here && (depth(path) === 0 || isOpen(parent(path)))
+}
+const fold = (path: string) => (unfolded.value = unfolded.value.includes(path) ? unfolded.value.filter((p) => p !== path) : [...unfolded.value, path])
+const toggle = (value: string) => emit('change', chosen.includes(value) ? chosen.filter((v) => v !== value) : [...chosen, value])
+</script>
+
+<template>
+  <fieldset v-if="options.length > 0">
+    <legend>{{ title }}</legend>
+    <div v-for="o in shown" :key="o.value" class="option" :style="tree ? { paddingLeft: `${depth(o.value) * 12}px` } : {}">
+      <button v-if="tree && hasMore(o.value)" class="bare fold" :aria-label="`${isOpen(o.value) ? 'Fold' : 'Unfold'} ${leaf(o.value)}`" :aria-expanded="isOpen(o.value)" @click="fold(o.value)">{{ isOpen(o.value) ? '▾' : '▸' }}</button>
+      <span v-else-if="tree" class="fold" />
+      <label :class="{ none: o.count === 0 }"><input type="checkbox" :checked="chosen.includes(o.value)" @change="toggle(o.value)" /><span class="name">{{ leaf(o.value) }}</span><span class="quiet">{{ count(o.count) }}</span></label>
+    </div>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  margin: 14px 0 0;
+  padding: 0 6px;
+}
+legend {
+  font: 650 14px var(--heading);
+  padding: 0 0 3px;
+}
+.option {
+  display: flex;
+  align-items: center;
+}
+.fold {
+  width: 13px;
+  flex: none;
+  color: var(--quiet);
+}
+label {
+  display: flex;
+  flex: 1;
+  min-width: 0;
+  gap: 6px;
+  align-items: center;
+  font-size: 13px;
+  padding: 1px 0;
+  cursor: pointer;
+}
+.name {
+  flex: 1;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+input {
+  accent-color: var(--moss);
+  margin: 0;
+}
+.none {
+  opacity: 0.55;
+}
+</style>

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { NButton, NInput } from 'naive-ui'
+import { onMounted, ref, useTemplateRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { count, percent } from '@/shared/format'
+import { useQuery } from '@/shared/stores/query'
+import { useWorkspace } from '@/shared/stores/workspace'
+import { useKeys } from '@/shared/use-keys'
+import CloseLook from './CloseLook.vue'
+import FindsGrid from './FindsGrid.vue'
+import LimitChips from './LimitChips.vue'
+import TheComb from './TheComb.vue'
+import { useDecide } from './use-decide'
+
+const query = useQuery()
+const workspace = useWorkspace()
+const router = useRouter()
+const search = useTemplateRef('search')
+const grid = useTemplateRef('grid')
+const look = useTemplateRef('look')
+const words = ref(query.query.words)
+const decide = useDecide()
+
+onMounted(() => workspace.state === 'ready' && query.ask())
+const toMargin = () => query.selected && void router.push(`/margin/${encodeURIComponent(query.selected)}`)
+useKeys('Finds', [
+  { key: '/', label: 'Search', run: () => search.value?.focus() },
+  { key: 'arrowdown', label: 'Next item', run: () => grid.value?.move(1) },
+  { key: 'arrowup', label: 'Item before', run: () => grid.value?.move(-1) },
+  { key: 'pagedown', label: 'Ten further', run: () => grid.value?.move(10) },
+  { key: 'pageup', label: 'Ten back', run: () => grid.value?.move(-10) },
+  { key: 'k', label: 'Keep', run: () => void decide('keep') },
+  { key: 'h', label: 'Hold', run: () => void decide('hold') },
+  { key: 'd', label: 'Drop', run: () => void decide('drop') },
+  { key: 'r', label: 'Give a reason', run: () => look.value?.focusReason() },
+  { key: 'm', label: 'Cost it in Margin', run: () => toMargin() },
+  { key: 'escape', label: 'Close the look', run: () => (query.selected = null) },
+])
+</script>
+
+<template>
+  <div class="finds" :class="{ looking: query.selected }">
+    <div class="middle">
+      <header>
+        <h1>Finds</h1>
+        <span class="quiet" role="status"><b>{{ count(query.answer?.matching ?? 0) }}</b> of {{ count(query.answer?.total ?? 0) }} items</span>
+        <NInput ref="search" v-model:value="words" class="search" clearable placeholder="Words in titles, tags, stores" :input-props="{ 'aria-label': 'Search' }" @update:value="(v: string) => query.change({ words: v })">
+          <template #suffix><kbd>/</kbd></template>
+        </NInput>
+      </header>
+      <TheComb />
+      <LimitChips />
+      <div v-if="workspace.state === 'failed'" class="state" role="alert"><h2>The items could not be worked out</h2><p>{{ workspace.failure }}</p><NButton @click="workspace.reload()">Try again</NButton></div>
+      <div v-else-if="workspace.empty" class="state"><h2>Nothing is gathered yet</h2><p class="quiet">Bring in a market's file or the demo, and its items show here.</p><NButton type="primary" @click="router.push('/gather')">To Gather</NButton></div>
+      <div v-else-if="!query.answer" class="state" role="status"><p class="quiet">Working the items out … {{ percent(workspace.progress) }}</p></div>
+      <div v-else-if="query.answer.matching === 0" class="state"><h2>No item passes all limits</h2><p class="quiet">Each strip says how many come back without its limit.</p><NButton @click="query.clear(); words = ''">Lift all limits</NButton></div>
+      <FindsGrid v-else ref="grid" @open="toMargin" />
+    </div>
+    <CloseLook v-if="query.selected" ref="look" :item-key="query.selected" class="look scroll" @margin="toMargin" @close="query.selected = null" />
+  </div>
+</template>
+
+<style scoped>
+.finds {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  height: 100%;
+}
+.finds.looking {
+  grid-template-columns: minmax(0, 1fr) 350px;
+}
+.middle {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  padding: 10px 12px 0;
+  min-width: 0;
+  min-height: 0;
+}
+header {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  white-space: nowrap;
+}
+.search {
+  max-width: 380px;
+}
+.state {
+  margin: 12vh auto;
+  text-align: center;
+  display: grid;
+  gap: 10px;
+  justify-items: center;
+}
+.look {
+  border-left: 1px solid var(--line);
+  background: var(--panel);
+}
+</style>

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { NButton, NInput, NPopover } from 'naive-ui'
+import { computed, ref } from 'vue'
+import { measure, strips, type Span } from '@sickle/core/engine'
+import { count } from '@/shared/format'
+import { useQuery } from '@/shared/stores/query'
+import { useSheaf } from '@/shared/stores/sheaf'
+
+const query = useQuery()
+const sheaf = useSheaf()
+const name = ref('')
+const naming = ref(false)
+const leaf = (path: string) => path.split(' / ').at(-1) ?? path
+const span = ([low, high]: Span) => (low !== null && high !== null ? `${low}–${high}` : low !== null ? `≥ ${low}` : `≤ ${high}`)
+
+const chips = computed(() => {
+  const q = query.query
+  const list = (key: 'markets' | 'categories' | 'stages' | 'kinds') => q[key].map((value) => ({ label: leaf(value), lift: () => query.change({ [key]: q[key].filter((v) => v !== value) }) }))
+  const others = Object.entries(q.limits).filter(([m]) => !strips.some((s) => s.name === m))
+  return [
+    ...(q.words ? [{ label: `“${q.words}”`, lift: () => query.change({ words: '' }) }] : []),
+    ...list('markets'), ...list('categories'), ...list('stages'), ...list('kinds'),
+    ...others.map(([m, s]) => ({ label: `${measure(m).label} ${span(s)}`, lift: () => query.setLimit(m, null) })),
+  ] // prettier-ignore
+})
+const limited = computed(() => chips.value.length > 0 || Object.keys(query.query.limits).length > 0)
+async function keep() {
+  if (name.value.trim() === '') return
+  await query.keepCut(name.value.trim())
+  naming.value = false
+  name.value = ''
+}
+</script>
+
+<template>
+  <div class="chips">
+    <button v-for="c in chips" :key="c.label" class="bare chip" :title="`Lift the limit ${c.label}`" @click="c.lift()">{{ c.label }} <span aria-hidden="true">×</span></button>
+    <button v-if="limited" class="bare link" @click="query.clear()">Lift all limits</button>
+    <NPopover v-if="limited" v-model:show="naming" trigger="click" placement="bottom">
+      <template #trigger><button class="bare link">Keep as a Cut</button></template>
+      <form class="row-gap" @submit.prevent="keep"><NInput v-model:value="name" size="small" placeholder="Name of the Cut" :input-props="{ 'aria-label': 'Name of the Cut' }" /><NButton size="small" type="primary" attr-type="submit">Keep</NButton></form>
+    </NPopover>
+    <span class="spring" />
+    <button v-if="sheaf.dropped.length" class="bare link" @click="query.showDropped = !query.showDropped">{{ query.showDropped ? 'Hide' : 'Show' }} {{ count(sheaf.dropped.length) }} dropped</button>
+    <span class="small quiet">● counted ◐ reported ◔ estimated · windows of 30 days</span>
+  </div>
+</template>
+
+<style scoped>
+.chips {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 20px;
+  flex-wrap: wrap;
+  font-size: 13px;
+}
+.chip {
+  border: 1px solid var(--slate);
+  color: var(--slate);
+  background: var(--panel);
+  border-radius: 12px;
+  padding: 0 9px;
+}
+.link {
+  color: var(--slate);
+  font-size: 12px;
+  text-decoration: underline;
+}
+.spring {
+  flex: 1;
+}
+</style>

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { strips } from '@sickle/core/engine'
+import { useQuery } from '@/shared/stores/query'
+import { useRules } from '@/shared/stores/rules'
+import CombStrip from './CombStrip.vue'
+
+const query = useQuery()
+const rules = useRules()
+</script>
+
+<template>
+  <section class="panel comb" aria-label="Comb">
+    <CombStrip
+      v-for="m in strips"
+      :key="m.name"
+      :measure="m"
+      :home="rules.home"
+      :strip="query.answer?.strips.find((s) => s.measure === m.name)"
+      :span="query.query.limits[m.name] ?? null"
+      @limit="(span) => query.setLimit(m.name, span)"
+    />
+  </section>
+</template>
+
+<style scoped>
+.comb {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  padding: 8px 12px 5px;
+  overflow-x: auto;
+}
+</style>

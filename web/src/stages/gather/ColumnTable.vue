@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { recordKind, type ColumnUse } from '@sickle/core/intake'
+import { isoDay } from '@sickle/core/identity'
+import { useGather } from './gather-store'
+
+const gather = useGather()
+const now = computed(() => gather.current!)
+const fields = computed(() => recordKind(now.value.mapping.kind).fields.filter((f) => f.type !== 'tiers'))
+const guess = computed(() => now.value.proposal.kinds.find((k) => k.kind === now.value.mapping.kind))
+
+/** Days of a wide file and price steps fold into one row each: nobody wants to see 180 of them. */
+const rows = computed(() => {
+  const all = now.value.mapping.columns.map((use, i) => ({ i, use, heading: now.value.summary.headings[i] ?? '', certainty: certaintyOf(use, i), samples: samples(i) }))
+  const days = all.filter((r) => r.use.as === 'day')
+  return days.length > 3 ? all.filter((r) => r.use.as !== 'day') : all
+})
+const days = computed(() => now.value.mapping.columns.filter((c) => c.as === 'day'))
+
+function samples(i: number): string {
+  const cells = now.value.summary.firstRows.map((r) => r.cells[i]).filter((c) => c !== null && c !== undefined && c !== '')
+  return cells.slice(0, 3).map(String).join(' · ')
+}
+/** As proposed, or certain where the user said so. */
+function certaintyOf(use: ColumnUse, i: number): number {
+  const proposed = guess.value?.columns[i]
+  if (now.value.remembered) return 1
+  return JSON.stringify(proposed?.use) === JSON.stringify(use) ? (proposed?.certainty ?? 0) : 1
+}
+function value(use: ColumnUse): string {
+  return use.as === 'field' ? `field:${use.field}` : use.as === 'tier' ? `tier:${use.from}` : use.as
+}
+function choose(i: number, text: string) {
+  const [as, name] = text.split(':')
+  const use: ColumnUse = as === 'field' ? { as, field: name ?? '' } : as === 'tier' ? { as, from: Number(name) } : { as: 'unused' }
+  const columns = now.value.mapping.columns.map((c, at): ColumnUse => {
+    if (at === i) return use
+    return use.as === 'field' && c.as === 'field' && c.field === use.field ? { as: 'unused' } : c
+  })
+  void gather.correct({ columns })
+}
+function sureness(c: number): string {
+  return c >= 0.85 ? 'sure' : c >= 0.6 ? 'likely' : c > 0 ? 'unsure' : 'not used'
+}
+</script>
+
+<template>
+  <div tabindex="0" role="region" aria-label="Columns">
+    <table class="plain">
+      <thead>
+        <tr><th>Column in the file</th><th>Taken for</th><th>How surely</th><th>First values</th></tr>
+      </thead>
+      <tbody>
+        <tr v-for="r in rows" :key="r.i" :class="{ unused: r.use.as === 'unused' }">
+          <td class="heading">{{ r.heading }}</td>
+          <td>
+            <select :value="value(r.use)" :aria-label="`${r.heading} is`" @change="choose(r.i, ($event.target as HTMLSelectElement).value)">
+              <option value="unused">not used</option>
+              <option v-if="r.use.as === 'tier'" :value="value(r.use)">Price from {{ r.use.from }}</option>
+              <option v-for="f in fields" :key="f.name" :value="`field:${f.name}`" :title="f.help">{{ f.label }}{{ f.required ? ' *' : '' }}</option>
+            </select>
+          </td>
+          <td class="sure">
+            <span class="meter" aria-hidden="true"><i :style="{ width: `${r.certainty * 100}%` }" :class="{ low: r.certainty < 0.6 }" /></span>
+            <span class="small">{{ sureness(r.certainty) }}</span>
+          </td>
+          <td class="quiet samples">{{ r.samples }}</td>
+        </tr>
+        <tr v-if="days.length > 3">
+          <td class="heading">{{ days.length }} columns, one a day</td>
+          <td>Units on {{ isoDay(days[0]!.day) }} to {{ isoDay(days.at(-1)!.day) }}</td>
+          <td class="sure"><span class="meter" aria-hidden="true"><i style="width: 95%" /></span><span class="small">sure</span></td>
+          <td class="quiet samples">empty is not known, not zero</td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+thead th {
+  position: sticky;
+  top: 0;
+  background: var(--panel);
+  z-index: 1;
+}
+.heading {
+  font-weight: 500;
+  max-width: 210px;
+  overflow-wrap: anywhere;
+}
+.unused .heading {
+  color: var(--quiet);
+  font-weight: 400;
+}
+select {
+  width: 170px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--panel);
+  padding: 2px 4px;
+}
+.sure {
+  white-space: nowrap;
+}
+.meter {
+  display: inline-block;
+  width: 54px;
+  height: 6px;
+  border-radius: 3px;
+  background: var(--sunk);
+  margin-right: 8px;
+  overflow: hidden;
+}
+.meter i {
+  display: block;
+  height: 100%;
+  background: var(--moss);
+}
+.meter i.low {
+  background: var(--wheat);
+}
+.samples {
+  max-width: 0;
+  width: 40%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+</style>

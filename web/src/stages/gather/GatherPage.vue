@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { NButton } from 'naive-ui'
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { useServices } from '@/app/services'
+import { useJobs } from '@/shared/stores/jobs'
+import { useRules } from '@/shared/stores/rules'
+import { useSettings } from '@/shared/stores/settings'
+import { useWorkspace } from '@/shared/stores/workspace'
+import DropField from './DropField.vue'
+import FirstDoors from './FirstDoors.vue'
+import ImportReview from './ImportReview.vue'
+import TheLedger from './TheLedger.vue'
+import { useGather } from './gather-store'
+import { bringDemoFile, demoIndex, demoRules } from './load-demo'
+
+const gather = useGather()
+const workspace = useWorkspace()
+const services = useServices()
+const jobs = useJobs()
+const rules = useRules()
+const settings = useSettings()
+const router = useRouter()
+const demo = ref<'idle' | 'loading'>('idle')
+
+async function loadDemo() {
+  demo.value = 'loading'
+  try {
+    const index = await demoIndex()
+    await rules.set(demoRules(index))
+    await settings.change({ begun: true })
+    await Promise.all(index.files.map((file) => jobs.run(file.label, (context) => bringDemoFile(services, file, context))))
+    await workspace.reload()
+    await router.push('/finds')
+  } finally {
+    demo.value = 'idle'
+    await workspace.reload()
+  }
+}
+</script>
+
+<template>
+  <div class="page scroll">
+    <div v-for="(f, i) in gather.failures" :key="i" class="failure" role="alert">
+      <span>{{ f.text }}</span>
+      <button class="bare" :aria-label="`Dismiss the message about ${f.file}`" @click="gather.dismiss(i)">✕</button>
+    </div>
+    <p v-if="gather.opening" class="panel opening" role="status">Reading {{ gather.opening }} …</p>
+    <ImportReview v-if="gather.current" :key="gather.current.file.name" />
+    <FirstDoors v-else-if="workspace.empty && !gather.opening" :busy="demo === 'loading'" @demo="loadDemo" @files="gather.offer" />
+    <template v-else-if="!gather.opening">
+      <header class="head">
+        <h1>Gather</h1>
+        <span class="quiet">What was brought in, from where, and how fresh it is.</span>
+        <span class="spring" />
+        <NButton v-if="workspace.state === 'ready'" type="primary" @click="router.push('/finds')">See the finds</NButton>
+      </header>
+      <DropField @files="gather.offer" />
+      <TheLedger />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  height: 100%;
+  padding: 16px 20px;
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+}
+.head {
+  display: flex;
+  align-items: baseline;
+  gap: 12px;
+}
+.spring {
+  flex: 1;
+}
+.failure {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  padding: 10px 14px;
+  border: 1px solid var(--clay);
+  border-radius: 8px;
+  background: var(--clay-soft);
+}
+.opening {
+  padding: 14px;
+}
+</style>

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { NButton, useDialog } from 'naive-ui'
+import { ref } from 'vue'
+import { recordKind } from '@sickle/core/intake'
+import { isoDay } from '@sickle/core/identity'
+import { bytes, count } from '@/shared/format'
+import { useWorkspace } from '@/shared/stores/workspace'
+import type { ImportEntry } from '@/storage/database'
+import RejectedRows from './RejectedRows.vue'
+
+const workspace = useWorkspace()
+const dialog = useDialog()
+const looking = ref<ImportEntry | null>(null)
+const when = (ms: number) => new Date(ms).toISOString().slice(0, 16).replace('T', ' ')
+
+function remove(entry: ImportEntry) {
+  dialog.warning({
+    title: `Remove ${entry.file}?`,
+    content: `Its ${count(entry.rows)} records leave the workspace. Decisions, prices and drafts stay. The file itself is not touched.`,
+    positiveText: 'Remove',
+    negativeText: 'Keep',
+    onPositiveClick: () => workspace.remove(entry.id),
+  })
+}
+</script>
+
+<template>
+  <section class="panel" aria-label="Ledger">
+    <table class="plain">
+      <thead>
+        <tr><th>File</th><th>What</th><th>From</th><th class="num">Records</th><th class="num">Not taken</th><th class="num">Left unknown</th><th>Figures up to</th><th class="num">Window</th><th>Brought in</th><th class="num">Size</th><th><span class="sr-only">Remove</span></th></tr>
+      </thead>
+      <tbody>
+        <tr v-for="e in [...workspace.ledger].reverse()" :key="e.id">
+          <td class="file">{{ e.file }}</td>
+          <td>{{ recordKind(e.kind).label }}</td>
+          <td>{{ e.from ?? 'by column' }}</td>
+          <td class="num">{{ count(e.rows) }}</td>
+          <td class="num"><button v-if="e.rejected" class="bare link" @click="looking = e">{{ count(e.rejected) }}</button><template v-else>0</template></td>
+          <td class="num"><button v-if="e.doubts" class="bare link" @click="looking = e">{{ count(e.doubts) }}</button><template v-else>0</template></td>
+          <td>{{ isoDay(e.capturedOn) }}</td>
+          <td class="num">{{ e.kind === 'listings' ? `${e.windowDays} d` : '–' }}</td>
+          <td class="quiet">{{ when(e.importedAt) }}</td>
+          <td class="num quiet">{{ bytes(e.fileBytes) }}</td>
+          <td class="num"><NButton size="tiny" quaternary :aria-label="`Remove ${e.file}`" @click="remove(e)">Remove</NButton></td>
+        </tr>
+      </tbody>
+    </table>
+    <RejectedRows :entry="looking" @close="looking = null" />
+  </section>
+</template>
+
+<style scoped>
+.file {
+  font-weight: 500;
+}
+.link {
+  color: var(--slate);
+  text-decoration: underline;
+}
+section {
+  overflow: auto;
+  flex: none;
+}
+</style>

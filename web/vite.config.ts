@@ -1,0 +1,14 @@
+import { fileURLToPath } from 'node:url'
+import vue from '@vitejs/plugin-vue'
+import { defineConfig } from 'vite'
+
+const root = fileURLToPath(new URL('.', import.meta.url))
+
+export default defineConfig({
+  root,
+  plugins: [vue()],
+  resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+  worker: { format: 'es' },
+  build: { outDir: 'dist', emptyOutDir: true, target: 'es2022', chunkSizeWarningLimit: 900 },
+  server: { host: '127.0.0.1', proxy: { '/demo': 'http://127.0.0.1:4173' } },
+})
