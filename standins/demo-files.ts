@@ -69,11 +69,11 @@ function marrowgate(list: StandinListing[], world: World): string {
 }
 
 function gavelhop(list: StandinListing[], world: World): string {
-  const head = ['Artikel no.', 'Item title', 'Shop', 'Price', 'Postage', 'Sold 30 d', 'Sold total', 'Stars', 'Reviews', 'Listed', 'Category', 'Barcode', 'Format', 'Picture']
+  const head = ['Item no.', 'Item title', 'Shop', 'Price', 'Postage', 'Sold 30 d', 'Sold total', 'Stars', 'Reviews', 'Listed', 'Category', 'Barcode', 'Format', 'Picture']
   const comma = (n: number | null) => (n === null ? '' : n.toFixed(2).replace('.', ','))
   const day = (d: number) => isoDay(d).split('-').reverse().join('.')
   const rows = list.map((l): Row => [l.id, l.title, l.store.name, `£${comma(l.price)}`, `£${comma(l.delivery)}`, units30(l), l.unitsTotal, l.rating === null ? '' : l.rating.toFixed(1).replace('.', ','), l.reviews, day(l.listedOn), path(l, '/'), sometimes(l, 3) ? l.goods.gtin : null, Number(l.id) % 4 === 0 ? 'auction' : 'fixed price', image(l)])
-  return delimited([['Sales by listing'], [`Period 2 May 2026 to ${dayInWords(world)}`], head.map((h) => (h === 'Artikel no.' ? 'Item no.' : h)), ...rows], ';')
+  return delimited([['Sales by listing'], [`Period 2 May 2026 to ${dayInWords(world)}`], head, ...rows, ['Total', null, null, null, null, list.reduce((n, l) => n + units30(l), 0)]], ';')
 }
 
 function fernhand(list: StandinListing[], world: World): string {
@@ -123,7 +123,7 @@ function quaymaster(world: World): DemoFile {
     name: 'quaymaster-prices.xlsx',
     label: 'Quaymaster, supplier prices',
     answers: { currency: 'USD' },
-    content: { sheet: 'Prices', rows: [['Quaymaster supplier hub, price list'], ['Prices in USD per unit, excluding delivery'], [], head, ...rows] },
+    content: { sheet: 'Prices', rows: [['Quaymaster supplier hub, price list'], [`Prices in USD per unit, excluding delivery, valid on ${dayInWords(world)}`], [], head, ...rows] },
     encoding: 'utf-8',
   }
 }

@@ -1,7 +1,8 @@
 import { blankInputs, type CostInputs } from '../margin'
 import { convert, findRate } from '../money'
 import type { Offer } from '../supply'
-import type { GoodsKind, SellerRules } from './rules'
+import type { Item } from './item'
+import type { Corrections, GoodsKind, SellerRules } from './rules'
 
 /** What it costs to sell an item on one market, from the seller's rules, the market's fees and a supplier's offer. */
 export interface ItemCost {
@@ -10,19 +11,34 @@ export interface ItemCost {
   notes: string[]
 }
 
+/** What a sale is costed from. */
+export interface CostBasis {
+  rules: SellerRules
+  market: string
+  kind: GoodsKind
+  offer: Offer | null
+  /** pieces in the listing sold and in the supplier's pack */
+  packs: { sold: number; bought: number }
+  /** what the user set for this item alone; counts before all else */
+  own?: Partial<CostInputs>
+}
+
+/** The costs of selling an item on one of its markets. */
+export function costOf(item: Item, market: string, rules: SellerRules, corrections: Corrections): ItemCost {
+  const packs = { sold: item.pack, bought: item.offerPack }
+  return itemCost({ rules, market, kind: item.kind, offer: item.offer?.offer ?? null, packs, own: corrections.costs[item.key] })
+}
+
 /**
  * Cost inputs in the home currency. Without an offer the goods' cost is unknown (digital goods cost nothing); a market
  * without a fee schedule has no fees, and that is noted.
- *
- * @param packs pieces in the listing sold and in the supplier's pack
  */
-export function itemCost(
-  rules: SellerRules,
-  market: string,
-  kind: GoodsKind,
-  offer: Offer | null,
-  packs: { sold: number; bought: number },
-): ItemCost {
+export function itemCost({ own = {}, ...basis }: CostBasis): ItemCost {
+  const { inputs, notes } = fromRules(basis)
+  return { inputs: { ...inputs, ...own }, notes: own.tiers ? notes.filter((n) => !n.includes('offer')) : notes }
+}
+
+function fromRules({ rules, market, kind, offer, packs }: Omit<CostBasis, 'own'>): ItemCost {
   const home = rules.homeCurrency
   const notes: string[] = []
   const inputs: CostInputs = { ...blankInputs(home), ...rules.costs, packSold: packs.sold, packBought: packs.bought }

@@ -13,7 +13,7 @@ export function priceItem(item: Item, rules: SellerRules, corrections: Correctio
   const profits = item.markets.flatMap((market): MarketProfit[] => {
     const lowestE4 = lowestOn(item, market)
     if (lowestE4 === null) return []
-    const { inputs } = itemCost(rules, market, item.kind, chosen.offer?.offer ?? null, { sold: pack, bought: chosen.pack })
+    const { inputs } = itemCost({ rules, market, kind: item.kind, offer: chosen.offer?.offer ?? null, packs: { sold: pack, bought: chosen.pack }, own: corrections.costs[item.key] })
     const sheet = costSheet(inputs, lowestE4)
     return [{ market, lowestE4, profitE4: sheet.profitE4, margin: sheet.margin }]
   })
@@ -48,13 +48,13 @@ function chooseOffer(
 ): { offer: OfferMatch | null; pack: number; landedE4: number | null } {
   const packOf = (m: OfferMatch) => corrections.packs[m.offer.key] ?? m.offer.pack
   const landed = (m: OfferMatch | null, pack: number): CostSheet =>
-    costSheet(itemCost(rules, item.markets[0] ?? '', item.kind, m?.offer ?? null, { sold: item.pack, bought: pack }).inputs, 0)
+    costSheet(itemCost({ rules, market: item.markets[0] ?? '', kind: item.kind, offer: m?.offer ?? null, packs: { sold: item.pack, bought: pack }, own: corrections.costs[item.key] }).inputs, 0)
   if (item.kind === 'digital') return { offer: null, pack: 1, landedE4: landed(null, 1).landedE4 }
   const said = corrections.offers[item.key]
-  if (said === '') return { offer: null, pack: 1, landedE4: null }
+  if (said === '') return { offer: null, pack: 1, landedE4: landed(null, 1).landedE4 }
   const candidates = said ? item.offers.filter((m) => m.offer.key === said) : item.offers.filter((m) => m.verdict === 'same')
   const costed = candidates
     .map((offer) => ({ offer, pack: packOf(offer), landedE4: landed(offer, packOf(offer)).landedE4 }))
     .sort((a, b) => (a.landedE4 ?? Infinity) - (b.landedE4 ?? Infinity))
-  return costed[0] ?? { offer: null, pack: 1, landedE4: null }
+  return costed[0] ?? { offer: null, pack: 1, landedE4: landed(null, 1).landedE4 }
 }

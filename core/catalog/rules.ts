@@ -23,7 +23,11 @@ export interface Corrections {
   packs: Record<string, number>
   /** the offer that is the same goods as an item; '' where none is */
   offers: Record<string, string>
+  /** costs that hold for one item only, by its key */
+  costs: Record<string, Partial<CostInputs>>
 }
+
+export const noCorrections: Corrections = { packs: {}, offers: {}, costs: {} }
 
 /** Rules of a fresh workspace: no tax, no fees known, nothing assumed that the user did not say. */
 export function plainRules(homeCurrency: string): SellerRules {

@@ -1,4 +1,4 @@
-import { TableBuilder, type RowRecord, type Table } from '../tables'
+import { numbers, TableBuilder, type RowRecord, type Table } from '../tables'
 import { isBlank, type Cell, type OpenedFile } from './opened-file'
 import type { Mapping } from './propose-mapping'
 import { rowReader, type ReadRow } from './read-record'
@@ -73,7 +73,14 @@ export async function importRows(file: OpenedFile, mapping: Mapping, options: Im
     options.onProgress?.(done, result.taken)
   }
   result.table = builder.finish()
+  if (mapping.kind === 'sales' && isWeekly(numbers(result.table, 'day'))) result.capturedOn += 6
   return result
+}
+
+/** Rows that all lie whole weeks apart speak of weeks: their last day is six days after the last row's. */
+function isWeekly(days: Float64Array): boolean {
+  const first = days[0]
+  return first !== undefined && days.some((d) => d !== first) && days.every((d) => (d - first) % 7 === 0)
 }
 
 /** Adds a row's record, or one for each day of a wide row; returns its last day. */

@@ -96,6 +96,8 @@ function has(guess: KindGuess, field: string): boolean {
   return guess.columns.some((c) => c.use.as === 'field' && c.use.field === field)
 }
 
+const anyDate = /\d{4}-\d{2}-\d{2}|\d{1,2}\.? \p{L}{3,} \d{4}|\p{L}{3,} \d{1,2}, \d{4}|\d{1,2}[./]\d{1,2}[./]\d{4}/gu
+
 function readNotes(notes: string[], order: DateOrder): { day: { day: number; why: string } | null; period: number | null } {
   for (const note of notes) {
     const range = /(?:^|\s)(\d[^]*?|\p{L}+ \d[^]*?)\s+(?:to|until|–|-|bis)\s+([^]+)$/u.exec(note.replace(/^period:?\s*/i, ''))
@@ -103,7 +105,7 @@ function readNotes(notes: string[], order: DateOrder): { day: { day: number; why
     if (from !== null && to !== null && to >= from) {
       return { day: { day: to, why: `the file says: ${note}` }, period: to - from + 1 }
     }
-    const one = note.split(/\s+/).map((word) => parseDay(word, order)).find((d) => d !== null)
+    const one = [...note.matchAll(anyDate)].map(([text]) => parseDay(text, order)).find((d) => d !== null)
     if (one !== undefined && one !== null) return { day: { day: one, why: `the file says: ${note}` }, period: null }
   }
   return { day: null, period: null }

@@ -1,15 +1,24 @@
-import { itemCost, lowestOn, type Item, type SellerRules } from '../catalog'
+import { costOf, lowestOn, type Corrections, type Item, type SellerRules } from '../catalog'
 import { costSheet, rulePrice, solvePrice, type RulePrice } from '../margin'
 import { findRate, minorUnitE4 } from '../money'
 import { listingLimits, type Draft } from './draft'
 import { suggestTags, suggestTitle } from './suggest-words'
 
 /** What the price rule asks for an item on a market, in the home currency. */
-export function ruledPrice(item: Item, market: string, rules: SellerRules): RulePrice {
-  const { inputs } = itemCost(rules, market, item.kind, item.offer?.offer ?? null, { sold: item.pack, bought: item.offerPack })
+export function ruledPrice(item: Item, market: string, rules: SellerRules, corrections: Corrections): RulePrice {
+  const { inputs } = costOf(item, market, rules, corrections)
   const floorE4 = solvePrice(inputs, { profitE4: rules.minProfitE4 }).lowestE4
   const lowest = lowestOn(item, market)
   return rulePrice({ stepE4: rules.stepE4, floorE4, ceilingE4: null }, lowest === null ? [] : [lowest])
+}
+
+export interface DraftOptions {
+  market: string
+  rules: SellerRules
+  corrections: Corrections
+  /** a price set by hand, E4 of the home currency; null lets the rule say */
+  setPriceE4: number | null
+  id: string
 }
 
 /**
@@ -17,14 +26,14 @@ export function ruledPrice(item: Item, market: string, rules: SellerRules): Rule
  * market's currency, rounded up to its minor unit so that it never falls below the floor. Without any price to go by it
  * stands at 0, which is a fault that the draft shows.
  */
-export function makeDraft(item: Item, market: string, rules: SellerRules, setPriceE4: number | null, id: string): Draft {
+export function makeDraft(item: Item, { market, rules, corrections, setPriceE4, id }: DraftOptions): Draft {
   const home = rules.homeCurrency
-  const homePrice = setPriceE4 ?? ruledPrice(item, market, rules).priceE4 ?? lowestOn(item, market) ?? 0
+  const homePrice = setPriceE4 ?? ruledPrice(item, market, rules, corrections).priceE4 ?? lowestOn(item, market) ?? 0
   const currency = marketCurrency(item, market, rules)
   const rate = findRate(home, currency, rules.rates)?.rate ?? 1
   const unit = minorUnitE4(currency)
   const priceE4 = Math.ceil((homePrice * rate) / unit - 1e-6) * unit
-  const { inputs } = itemCost(rules, market, item.kind, item.offer?.offer ?? null, { sold: item.pack, bought: item.offerPack })
+  const { inputs } = costOf(item, market, rules, corrections)
   const sheet = costSheet(inputs, currency === home ? priceE4 : Math.round(priceE4 / rate / minorUnitE4(home)) * minorUnitE4(home))
   const here = item.listings.filter((l) => l.market === market)
   return {
@@ -56,7 +65,7 @@ function marketCurrency(item: Item, market: string, rules: SellerRules): string 
 /** Plain facts to start a description from; a seller's own words come after. */
 function describe(item: Item): string {
   const facts = [item.title.replace(/\s*,\s*/g, ', ')]
-  if (item.pack > 1) facts.push(`Pack of ${item.pack}.`)
+  if (item.pack > 1 && item.packFrom === 'set by you') facts.push(`Pack of ${item.pack}.`)
   if (item.kind === 'digital') facts.push('A file to download and print; nothing is posted.')
   else if (item.offer?.offer.leadDays) facts.push(`Posted within ${Math.min(item.offer.offer.leadDays, 30)} days.`)
   return facts.join('\n')

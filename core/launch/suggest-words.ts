@@ -1,5 +1,3 @@
-import { titleSignature } from '../goods'
-
 export interface TitleOfListing {
   title: string
   units: number | null
@@ -33,7 +31,7 @@ export function suggestTags(listings: readonly TitleOfListing[], most: number, l
   }
   for (const l of listings) for (const tag of l.tags?.split('|') ?? []) add(tag, 1000 + (l.units ?? 0))
   for (const l of listings) {
-    const words = titleSignature(l.title).words.filter((w) => !filler.has(w) && w.length > 2)
+    const words = (l.title.toLowerCase().match(/\p{L}[\p{L}-]+/gu) ?? []).filter((w) => w.length > 2 && !filler.has(w) && !/^(pack|pcs|pieces|set|lot|dozen|pair)$/.test(w))
     for (const word of words) add(word, 1 + (l.units ?? 0) / 1000)
   }
   return [...weights].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)).slice(0, most).map(([tag]) => tag)

@@ -34,7 +34,7 @@ async function add() {
 <template>
   <footer class="strip">
     <NDropdown trigger="click" :options="options" placement="top-start" @select="choose">
-      <button class="bare name" title="Choose or make a sheaf">{{ sheaf.current.name }} <span aria-hidden="true">▴</span></button>
+      <button class="bare name" title="Choose or make a sheaf">{{ sheaf.current.name }}&ensp;<span aria-hidden="true">▴</span></button>
     </NDropdown>
     <span class="quiet small">sheaf, {{ sheaf.kept.length }} kept · {{ sheaf.held.length }} held · {{ sheaf.dropped.length }} dropped</span>
     <div class="thumbs" aria-hidden="true">

@@ -9,6 +9,7 @@ function overrides(c: typeof light): GlobalThemeOverrides {
     common: {
       fontFamily: "'IBM Plex Sans', system-ui, sans-serif",
       fontSize: '14px',
+      lineHeight: '1.4',
       bodyColor: c.paper,
       cardColor: c.panel,
       modalColor: c.panel,

@@ -1,4 +1,5 @@
 import { importRows, openFile, proposeMapping, previewRows, type Mapping, type OpenedFile } from '@sickle/core/intake'
+import { restoreBackup, writeBackup } from '../storage/backup'
 import { openDatabase, type ImportEntry } from '../storage/database'
 import { saveImport } from '../storage/imports'
 import { serve, type CallContext } from './channel'
@@ -59,6 +60,22 @@ const methods = {
     }
     last = null
     return { entry, rejects: { headings: o.headings, rejected: result.rejected.slice(0, 500), doubts: result.doubts.slice(0, 200) } }
+  },
+
+  async backup(_: CallContext) {
+    const db = await openDatabase()
+    const bytes = await writeBackup(db)
+    db.close()
+    return bytes
+  },
+
+  async restore(_: CallContext, file: File) {
+    const db = await openDatabase()
+    try {
+      await restoreBackup(db, new Uint8Array(await file.arrayBuffer()), file.name)
+    } finally {
+      db.close()
+    }
   },
 }
 

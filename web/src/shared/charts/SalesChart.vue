@@ -84,6 +84,9 @@ figure {
 }
 .tick {
   font-size: 10px;
+  paint-order: stroke;
+  stroke: var(--panel);
+  stroke-width: 3px;
   fill: var(--quiet);
 }
 </style>

@@ -34,7 +34,7 @@ export function salesGeometry(series: UnitSeries, days: number, width: number, h
   })
   const most = Math.max(1, ...single.map((p) => p.units ?? 0), ...points.map((p) => p.units ?? 0))
   const x = scaleLinear([end - (steps - 1) * step, end], [1, width - 1])
-  const y = scaleLinear([0, most], [height - 1, 4])
+  const y = scaleLinear([0, most], [height - 1, 13])
   const known = (p: SalesPoint) => p.units !== null
   const at = { x: (p: SalesPoint) => x(p.day), y: (p: SalesPoint) => y(p.units ?? 0) }
   const barWidth = Math.max(1, (width / steps) * 0.7)
@@ -42,7 +42,7 @@ export function salesGeometry(series: UnitSeries, days: number, width: number, h
     points,
     line: line<SalesPoint>().defined(known).x(at.x).y(at.y).curve(curveMonotoneX)(points) ?? '',
     area: area<SalesPoint>().defined(known).x(at.x).y0(height - 1).y1(at.y).curve(curveMonotoneX)(points) ?? '',
-    bars: single.flatMap((p) => (p.units === null || p.units === 0 ? [] : [{ x: x(p.day) - barWidth / 2, y: y(p.units), width: barWidth, height: height - 1 - y(p.units), day: p.day, units: p.units }])),
+    bars: (step === 7 ? [] : single).flatMap((p) => (p.units === null || p.units === 0 ? [] : [{ x: x(p.day) - barWidth / 2, y: y(p.units), width: barWidth, height: height - 1 - y(p.units), day: p.day, units: p.units }])),
     gaps: single.flatMap((p) => (p.units === null ? [{ x: x(p.day) - width / steps / 2, width: width / steps }] : [])),
     ticks: y.ticks(2).filter((t) => t > 0).map((t) => ({ y: y(t), label: String(t) })),
     top: most,

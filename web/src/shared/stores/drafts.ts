@@ -18,9 +18,10 @@ export const useDrafts = defineStore('drafts', () => {
     const made = items
       .filter((i) => !known.has(i.key))
       .flatMap((item) => {
-        const market = item.best?.market ?? item.markets[0]
+        const priced = item.markets.find((m) => rules.priceOf(item.key, m) !== null)
+        const market = priced ?? item.best?.market ?? item.markets[0]
         if (market === undefined) return []
-        return makeDraft(item, market, toRaw(rules.rules), rules.priceOf(item.key, market), services.newId())
+        return makeDraft(item, { market, rules: toRaw(rules.rules), corrections: toRaw(rules.corrections), setPriceE4: rules.priceOf(item.key, market), id: services.newId() })
       })
     await drafts.set([...drafts.value.value, ...made])
     return made.length

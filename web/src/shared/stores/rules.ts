@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, toRaw } from 'vue'
-import { plainRules, type Corrections, type SellerRules } from '@sickle/core/catalog'
-import type { FeeSchedule } from '@sickle/core/margin'
+import { noCorrections, plainRules, type Corrections, type SellerRules } from '@sickle/core/catalog'
+import type { CostInputs, FeeSchedule } from '@sickle/core/margin'
 import { useServices } from '@/app/services'
 import { keptDocument } from './document'
 
@@ -9,7 +9,7 @@ import { keptDocument } from './document'
 export const useRules = defineStore('rules', () => {
   const services = useServices()
   const rules = keptDocument<SellerRules>(services, 'rules', () => plainRules('EUR'))
-  const corrections = keptDocument<Corrections>(services, 'corrections', () => ({ packs: {}, offers: {} }))
+  const corrections = keptDocument<Corrections>(services, 'corrections', () => noCorrections, (stored) => ({ ...noCorrections, ...(stored as Corrections) }))
   /** item key + market → price in E4 of the home currency */
   const prices = keptDocument<Record<string, number>>(services, 'prices', () => ({}))
 
@@ -28,6 +28,12 @@ export const useRules = defineStore('rules', () => {
     const { [item]: _, ...offers } = corrections.value.value.offers
     return corrections.set({ ...corrections.value.value, offers: offer === null ? offers : { ...offers, [item]: offer } })
   }
+  /** A cost of one item alone; undefined takes it back to the rules. */
+  function setOwnCost(item: string, some: Partial<CostInputs>): Promise<void> {
+    const own = Object.fromEntries(Object.entries({ ...corrections.value.value.costs[item], ...some }).filter(([, v]) => v !== undefined))
+    const { [item]: _, ...others } = corrections.value.value.costs
+    return corrections.set({ ...corrections.value.value, costs: Object.keys(own).length === 0 ? others : { ...others, [item]: own } })
+  }
   function setPrice(item: string, market: string, priceE4: number | null): Promise<void> {
     const { [`${item}|${market}`]: _, ...rest } = prices.value.value
     return prices.set(priceE4 === null ? rest : { ...rest, [`${item}|${market}`]: priceE4 })
@@ -38,6 +44,6 @@ export const useRules = defineStore('rules', () => {
     rules: computed(() => rules.value.value),
     corrections: computed(() => corrections.value.value),
     home: computed(() => rules.value.value.homeCurrency),
-    load, plain, set: rules.set, setSchedule, setPack, setOffer, setPrice, priceOf,
+    load, plain, set: rules.set, setSchedule, setPack, setOffer, setOwnCost, setPrice, priceOf,
   } // prettier-ignore
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { brushX, select, type D3BrushEvent } from 'd3'
+import { useElementSize } from '@vueuse/core'
 import { NInputNumber, NPopover } from 'naive-ui'
 import { computed, onMounted, useTemplateRef, watch } from 'vue'
 import { placeOf, valueAt, type Measure, type Span, type StripAnswer } from '@sickle/core/engine'
@@ -8,12 +9,14 @@ import { stripBars } from '@/shared/charts/strip-geometry'
 
 const { measure, strip, span, home } = defineProps<{ measure: Measure; strip: StripAnswer | undefined; span: Span | null; home: string }>()
 const emit = defineEmits<{ limit: [span: Span | null] }>()
-const [width, height] = [106, 44]
-const bars = computed(() => (strip ? stripBars(strip, width, height) : []))
+const box = useTemplateRef('box')
+const { width: measured } = useElementSize(box)
+const width = computed(() => Math.max(60, Math.round(measured.value) || 106))
+const height = 44
+const bars = computed(() => (strip ? stripBars(strip, width.value, height) : []))
 const sign = computed(() => (measure.format.includes('money') ? `, ${currencySign(home)}` : ''))
 const layer = useTemplateRef('layer')
 const brush = brushX<unknown>()
-  .extent([[0, 0], [width, height + 4]])
   .on('brush end', brushed)
 let quiet = false
 
@@ -46,29 +49,33 @@ function brushed(event: D3BrushEvent<unknown>) {
     return
   }
   const [a, b] = chosen
-  emit('limit', [a <= 1 ? null : round(valueAt(measure, a / width)), b >= width - 1 ? null : round(valueAt(measure, b / width))])
+  emit('limit', [a <= 1 ? null : round(valueAt(measure, a / width.value)), b >= width.value - 1 ? null : round(valueAt(measure, b / width.value))])
 }
 /** Puts the brush where the limit is, without hearing of it again. */
 function place() {
   if (!layer.value) return
   quiet = true
-  const clamp = (p: number) => Math.max(0, Math.min(width, p * width))
+  const clamp = (p: number) => Math.max(0, Math.min(width.value, p * width.value))
   const g = select<SVGGElement, unknown>(layer.value)
   g.call(brush.move, span ? [clamp(span[0] === null ? 0 : placeOf(measure, span[0])), clamp(span[1] === null ? 1 : placeOf(measure, span[1]))] : null)
   quiet = false
 }
-onMounted(() => {
+onMounted(resize)
+/** The brush learns its field anew when the strip's width changes. */
+function resize() {
   if (!layer.value) return
+  brush.extent([[0, 0], [width.value, height + 4]])
   select<SVGGElement, unknown>(layer.value).call(brush)
   place()
-})
+}
+watch(width, resize)
 watch(() => span, place)
 const shown = (v: number | null | undefined) => (v == null ? null : measure.format === 'percent' ? Math.round(v * 1000) / 10 : v)
 const stored = (v: number | null) => (v === null ? null : measure.format === 'percent' ? v / 100 : v)
 </script>
 
 <template>
-  <div class="strip">
+  <div ref="box" class="strip">
     <div class="head">
       <span class="name">{{ measure.label }}{{ sign }}</span>
       <NPopover trigger="click" placement="bottom">
@@ -98,7 +105,11 @@ const stored = (v: number | null) => (v === null ? null : measure.format === 'pe
 
 <style scoped>
 .strip {
-  width: 106px;
+  flex: 1;
+  min-width: 92px;
+}
+svg {
+  display: block;
 }
 .head {
   display: flex;

@@ -43,13 +43,13 @@ function sortBy(by: string) {
 }
 const sign = computed(() => currencySign(rules.home))
 const heads = computed(() => [
-  { by: 'price', label: `Price, ${sign.value}` },
-  { by: 'units', label: 'Units, 30 d' },
+  { by: 'price', label: `Price\n${sign.value}` },
+  { by: 'units', label: 'Units\n30 d' },
   { by: 'growth', label: '90 days' },
-  { by: 'sellThrough', label: 'Sold, per listing' },
+  { by: 'sellThrough', label: 'Sold, per\nlisting' },
   { by: 'room', label: 'Room' },
-  { by: 'landed', label: `Landed, ${sign.value}` },
-  { by: 'profit', label: `Profit, ${sign.value}` },
+  { by: 'landed', label: `Landed\n${sign.value}` },
+  { by: 'profit', label: `Profit\n${sign.value}, %` },
   { by: 'worth', label: 'Worth' },
 ])
 const titles: Record<string, string> = { growth: 'Sort by growth over 28 days', sellThrough: 'Share of listings that sold at least once; units per listing', room: 'How open it is to one more seller', profit: 'At the lowest competing price of the market where it earns most' }
@@ -61,7 +61,7 @@ defineExpose({ move })
     <div class="head" role="row">
       <span role="columnheader" class="first">Item</span>
       <span v-for="h in heads" :key="h.by" role="columnheader" :class="`c-${h.by}`" :aria-sort="query.query.sort.by === h.by ? (query.query.sort.descending ? 'descending' : 'ascending') : 'none'">
-        <button class="bare" :title="titles[h.by] ?? `Sort by ${h.label}`" :class="{ on: query.query.sort.by === h.by }" @click="sortBy(h.by)">{{ h.label }}<template v-if="query.query.sort.by === h.by">{{ query.query.sort.descending ? ' ▾' : ' ▴' }}</template></button>
+        <button class="bare" :title="titles[h.by] ?? `Sort by ${h.label.replace('\n', ', ')}`" :class="{ on: query.query.sort.by === h.by }" @click="sortBy(h.by)">{{ h.label }}<template v-if="query.query.sort.by === h.by">{{ query.query.sort.descending ? ' ▾' : ' ▴' }}</template></button>
       </span>
     </div>
     <div :style="{ height: `${virtual.getTotalSize()}px`, position: 'relative' }">
@@ -103,6 +103,7 @@ defineExpose({ move })
 }
 .head button {
   line-height: 1.2;
+  white-space: pre-line;
 }
 .head button.on {
   color: var(--slate);
@@ -127,7 +128,7 @@ defineExpose({ move })
 .grid .head,
 .grid .find {
   display: grid;
-  grid-template-columns: minmax(180px, 1fr) 92px 58px 88px 62px 56px 64px 58px;
+  grid-template-columns: minmax(150px, 1fr) 84px 54px 86px 58px 54px 60px 46px;
   column-gap: 8px;
 }
 .grid .c-room {

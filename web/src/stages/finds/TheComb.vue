@@ -25,9 +25,9 @@ const rules = useRules()
 <style scoped>
 .comb {
   display: flex;
-  justify-content: space-between;
-  gap: 10px;
-  padding: 8px 12px 5px;
+  gap: 14px;
+  padding: 7px 12px 6px;
+  flex: none;
   overflow-x: auto;
 }
 </style>

@@ -1,1 +1,132 @@
-<template><p>…</p></template>
+<script setup lang="ts">
+import { useFileDialog } from '@vueuse/core'
+import { NButton, useDialog, useMessage } from 'naive-ui'
+import { computed, ref, toRaw, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { draftFaults, draftsFromCsv, draftsFromJsonLd, draftsToCsv, draftsToJsonLd } from '@sickle/core/launch'
+import { useServices } from '@/app/services'
+import { downloadText } from '@/shared/download'
+import { plural } from '@/shared/format'
+import { toProblem } from '@/shared/problem'
+import { useDrafts } from '@/shared/stores/drafts'
+import { useSheaf } from '@/shared/stores/sheaf'
+import { useWorkspace } from '@/shared/stores/workspace'
+import { useKeys } from '@/shared/use-keys'
+import DraftEditor from './DraftEditor.vue'
+import DraftList from './DraftList.vue'
+
+const drafts = useDrafts()
+const sheaf = useSheaf()
+const workspace = useWorkspace()
+const services = useServices()
+const router = useRouter()
+const message = useMessage()
+const dialog = useDialog()
+const chosen = ref<string[]>([])
+const current = ref<string | null>(null)
+const draft = computed(() => drafts.all.find((d) => d.id === current.value) ?? null)
+const undrafted = computed(() => sheaf.kept.filter((k) => !drafts.all.some((d) => d.item === k.key)))
+watch(
+  () => drafts.all.map((d) => d.id).join(),
+  () => {
+    chosen.value = chosen.value.filter((id) => drafts.all.some((d) => d.id === id))
+    if (!draft.value) current.value = drafts.all[0]?.id ?? null
+  },
+  { immediate: true },
+)
+async function draftKept() {
+  const items = await services.engine.call('items', [undrafted.value.map((d) => d.key)])
+  const made = await drafts.draftItems(items)
+  message.success(`${plural(made, 'draft')} made`)
+}
+const out = computed(() => (chosen.value.length > 0 ? drafts.all.filter((d) => chosen.value.includes(d.id)) : drafts.all))
+const faulty = computed(() => out.value.filter((d) => draftFaults(d).length > 0))
+function save(kind: 'csv' | 'jsonld') {
+  const list = toRaw(out.value)
+  if (kind === 'csv') downloadText('listings.csv', draftsToCsv(list), 'text/csv')
+  else downloadText('listings.jsonld', draftsToJsonLd(list), 'application/ld+json')
+}
+function exportAs(kind: 'csv' | 'jsonld') {
+  if (faulty.value.length === 0) return save(kind)
+  dialog.warning({ title: `${plural(faulty.value.length, 'draft')} would be refused`, content: faulty.value.slice(0, 4).map((d) => `${d.title || 'Without title'}: ${draftFaults(d)[0]}`).join('. '), positiveText: 'Export all the same', negativeText: 'Mend first', onPositiveClick: () => save(kind) })
+}
+const files = useFileDialog({ accept: '.csv,.jsonld,.json', multiple: false })
+files.onChange(async (list) => {
+  const file = list?.[0]
+  files.reset()
+  if (!file) return
+  try {
+    const text = await file.text()
+    const read = text.trimStart().startsWith('{') ? draftsFromJsonLd(text, file.name) : draftsFromCsv(text, file.name)
+    await drafts.take(read)
+    message.success(`${plural(read.length, 'draft')} read from ${file.name}`)
+  } catch (thrown) {
+    message.error(toProblem(thrown).message, { duration: 0, closable: true })
+  }
+})
+function remove() {
+  const ids = chosen.value.length > 0 ? chosen.value : current.value ? [current.value] : []
+  dialog.warning({ title: `Remove ${plural(ids.length, 'draft')}?`, content: 'The items stay in the sheaf.', positiveText: 'Remove', negativeText: 'Keep', onPositiveClick: () => drafts.remove(ids) })
+}
+useKeys('Launch', [
+  { key: 'n', label: 'Draft what is kept', run: () => undrafted.value.length && void draftKept() },
+  { key: 'x', label: 'Export as CSV', run: () => drafts.all.length && exportAs('csv') },
+])
+</script>
+
+<template>
+  <div class="page">
+    <header>
+      <h1>Launch</h1>
+      <span class="quiet">{{ plural(drafts.all.length, 'draft') }}<template v-if="chosen.length">, {{ chosen.length }} chosen</template></span>
+      <span class="spring" />
+      <NButton v-if="undrafted.length" size="small" type="primary" :disabled="workspace.state !== 'ready'" @click="draftKept">Draft {{ plural(undrafted.length, 'kept item') }}&nbsp;<kbd>N</kbd></NButton>
+      <NButton size="small" @click="files.open()">Bring drafts from a file</NButton>
+      <NButton size="small" :disabled="!drafts.all.length" @click="remove">Remove</NButton>
+      <NButton size="small" :disabled="!drafts.all.length" :type="undrafted.length ? 'default' : 'primary'" @click="exportAs('csv')">Export {{ out.length }} as CSV&nbsp;<kbd>X</kbd></NButton>
+      <NButton size="small" :disabled="!drafts.all.length" @click="exportAs('jsonld')">as JSON-LD</NButton>
+    </header>
+    <div v-if="drafts.all.length" class="two">
+      <DraftList v-model:chosen="chosen" v-model:current="current" class="panel scroll" />
+      <DraftEditor v-if="draft" :key="draft.id" :draft="draft" class="panel scroll" />
+    </div>
+    <div v-else class="state">
+      <h2>No drafts yet</h2>
+      <p class="quiet">{{ undrafted.length ? `${plural(undrafted.length, 'item')} kept: draft a listing for each, with words that sell and a price by your rule.` : 'Keep items in Finds, and their listings are drafted here.' }}</p>
+      <NButton v-if="!undrafted.length" type="primary" @click="router.push('/finds')">To Finds</NButton>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  height: 100%;
+  padding: 12px 16px 0;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+header {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.spring {
+  flex: 1;
+}
+.two {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 10px;
+  padding-bottom: 10px;
+}
+.state {
+  margin: 14vh auto;
+  text-align: center;
+  display: grid;
+  gap: 10px;
+  justify-items: center;
+}
+</style>

@@ -1,1 +1,159 @@
-<template><p>…</p></template>
+<script setup lang="ts">
+import { NButton } from 'naive-ui'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import type { Item } from '@sickle/core/catalog'
+import { useServices } from '@/app/services'
+import { percent, signed } from '@/shared/format'
+import { useRules } from '@/shared/stores/rules'
+import { useSheaf } from '@/shared/stores/sheaf'
+import { useWorkspace } from '@/shared/stores/workspace'
+import { useKeys } from '@/shared/use-keys'
+import CostForm from './CostForm.vue'
+import FeeEditor from './FeeEditor.vue'
+import MarginPicks from './MarginPicks.vue'
+import MoneyAnswers from './MoneyAnswers.vue'
+import PriceBar from './PriceBar.vue'
+import PriceLadder from './PriceLadder.vue'
+import TheTornado from './TheTornado.vue'
+import TheWaterfall from './TheWaterfall.vue'
+import { useCosting } from './use-costing'
+
+const route = useRoute()
+const router = useRouter()
+const services = useServices()
+const workspace = useWorkspace()
+const rules = useRules()
+const sheaf = useSheaf()
+const item = shallowRef<Item | null>(null)
+const market = ref('')
+const fees = ref(false)
+const key = computed(() => [route.params.key].flat().join('/') || sheaf.kept[0]?.key || sheaf.held[0]?.key || '')
+watch(
+  [key, () => workspace.version],
+  async ([now], before) => {
+    item.value = now ? await services.engine.call('item', [now]) : null
+    const moved = before[0] !== now || !item.value?.markets.includes(market.value)
+    if (item.value && moved) market.value = item.value.best?.market ?? item.value.markets[0] ?? ''
+  },
+  { immediate: true },
+)
+const costing = useCosting(item, market)
+const setPrice = (e4: number | null) => item.value && void rules.setPrice(item.value.key, market.value, e4)
+let later: ReturnType<typeof setTimeout> | undefined
+/** The page follows at once; the finds follow when typing rests. */
+function changed() {
+  clearTimeout(later)
+  later = setTimeout(() => void workspace.reprice(), 400)
+}
+const others = computed(() => item.value?.profits ?? [])
+useKeys('Margin', [
+  { key: 'l', label: 'Price: lowest less a step', run: () => setPrice(null) },
+  { key: 'f', label: 'Price: the floor', run: () => setPrice(costing.floor.value?.lowestE4 ?? null) },
+  { key: 'e', label: 'Edit the fees', run: () => (fees.value = true) },
+  { key: 'escape', label: 'Back to Finds', run: () => void router.push('/finds') },
+])
+</script>
+
+<template>
+  <div class="margin">
+    <MarginPicks class="picks scroll" :current="item?.key ?? ''" />
+    <div v-if="!item" class="none">
+      <h1>Margin</h1>
+      <p class="quiet">{{ workspace.state === 'ready' ? 'Keep or hold an item in Finds, or press M on one, and its cost sheet opens here.' : 'Opening …' }}</p>
+      <NButton type="primary" @click="router.push('/finds')">To Finds</NButton>
+    </div>
+    <template v-else>
+      <div class="work scroll" tabindex="0" role="region" aria-label="Cost sheet">
+        <header>
+          <h1>{{ item.title }}</h1>
+          <nav class="markets" aria-label="Markets">
+            <button v-for="p in others" :key="p.market" class="bare tab" :class="{ on: p.market === market }" :aria-pressed="p.market === market" @click="market = p.market">
+              {{ p.market }} <span :class="p.profitE4 === null ? 'quiet' : p.profitE4 < 0 ? 'loss' : 'profit'">{{ signed(p.profitE4, rules.home) }}</span> <span class="quiet small">{{ percent(p.margin) }}</span>
+            </button>
+            <button class="bare tab edit" @click="fees = true">Fees of {{ market }} …</button>
+          </nav>
+        </header>
+        <PriceBar :costing="costing" :home="rules.home" @price="setPrice" />
+        <p v-if="costing.notes.value.length" class="notes small">{{ costing.notes.value.join(' · ') }}</p>
+        <div class="two">
+          <div class="stack">
+            <TheWaterfall v-if="costing.sheet.value" :sheet="costing.sheet.value" class="panel" />
+            <MoneyAnswers :costing="costing" :home="rules.home" class="panel" />
+            <TheTornado :costing="costing" :home="rules.home" class="panel" />
+          </div>
+          <CostForm v-if="costing.inputs.value" class="panel" :item="item" :inputs="costing.inputs.value" :home="rules.home" @changed="changed" />
+        </div>
+      </div>
+      <PriceLadder :costing="costing" :home="rules.home" :market="market" class="ladder" @price="setPrice" />
+    </template>
+    <FeeEditor v-model:show="fees" :market="market" @changed="changed" />
+  </div>
+</template>
+
+<style scoped>
+.margin {
+  display: grid;
+  grid-template-columns: 210px minmax(0, 1fr) 280px;
+  height: 100%;
+}
+.picks {
+  border-right: 1px solid var(--line);
+}
+.none {
+  grid-column: 2 / -1;
+  margin: 16vh auto;
+  text-align: center;
+  display: grid;
+  gap: 12px;
+  justify-items: center;
+  align-content: start;
+}
+.work {
+  padding: 12px 16px 20px;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.markets {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  margin-top: 6px;
+}
+.tab {
+  padding: 3px 10px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--panel);
+  font-size: 13px;
+}
+.tab.on {
+  border-color: var(--moss);
+  box-shadow: inset 0 0 0 1px var(--moss);
+}
+.tab.edit {
+  margin-left: auto;
+  color: var(--slate);
+}
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1.5fr) minmax(0, 1fr);
+  gap: 10px;
+  align-items: start;
+}
+.stack {
+  display: grid;
+  gap: 10px;
+}
+.two .panel {
+  padding: 10px 12px;
+}
+.notes {
+  color: var(--wheat-ink);
+}
+.ladder {
+  border-left: 1px solid var(--line);
+  background: var(--panel);
+}
+</style>

@@ -1,1 +1,73 @@
-<template><p>…</p></template>
+<script setup lang="ts">
+import { NSelect } from 'naive-ui'
+import { computed } from 'vue'
+import type { SellerRules } from '@sickle/core/catalog'
+import { currencySign } from '@/shared/format'
+import { useRules } from '@/shared/stores/rules'
+import { useWorkspace } from '@/shared/stores/workspace'
+import MoneyField from '@/shared/widgets/MoneyField.vue'
+import NumberField from '@/shared/widgets/NumberField.vue'
+import BackupPanel from './BackupPanel.vue'
+import RateTable from './RateTable.vue'
+
+const rules = useRules()
+const workspace = useWorkspace()
+const currencies = ['EUR', 'GBP', 'USD', 'CAD', 'AUD', 'NZD', 'PLN', 'SEK', 'DKK', 'NOK', 'CHF', 'CZK', 'JPY'].map((c) => ({ label: c, value: c }))
+async function change(some: Partial<SellerRules>) {
+  const homeChanged = some.homeCurrency !== undefined && some.homeCurrency !== rules.home
+  await rules.set({ ...rules.rules, ...some })
+  await (homeChanged || some.rates ? workspace.reload() : workspace.reprice())
+}
+const costs = computed(() => rules.rules.costs)
+const changeCosts = (some: Partial<SellerRules['costs']>) => change({ costs: { ...costs.value, ...some } })
+const sign = computed(() => currencySign(rules.home))
+</script>
+
+<template>
+  <div class="page scroll" tabindex="0" role="region" aria-label="Settings">
+    <h1>Settings</h1>
+    <section class="panel">
+      <h2>Money</h2>
+      <div class="form">
+        <span>Home currency</span><NSelect size="small" filterable tag class="short" :value="rules.home" :options="currencies" :input-props="{ 'aria-label': 'Home currency' }" @update:value="(c: string) => /^[A-Z]{3}$/.test(c) && change({ homeCurrency: c })" />
+        <span>Tax on my sales, %</span><NumberField :value="costs.taxRatio" percent :max="1" label="Tax on my sales" @change="(taxRatio) => changeCosts({ taxRatio })" />
+        <span>Prices on my markets include that tax</span><input type="checkbox" :checked="costs.pricesIncludeTax" aria-label="Prices include tax" @change="changeCosts({ pricesIncludeTax: ($event.target as HTMLInputElement).checked })" />
+        <span>Import tax is given back to me</span><input type="checkbox" :checked="costs.importTaxRecoverable" aria-label="Import tax is given back" @change="changeCosts({ importTaxRecoverable: ($event.target as HTMLInputElement).checked })" />
+        <span>Least profit a price may leave, {{ sign }}</span><MoneyField :value="rules.rules.minProfitE4" :currency="rules.home" label="Least profit" @change="(minProfitE4) => change({ minProfitE4 })" />
+        <span>Step under the lowest competing price, {{ sign }}</span><MoneyField :value="rules.rules.stepE4" :currency="rules.home" label="Step under the lowest price" @change="(stepE4) => change({ stepE4 })" />
+      </div>
+      <p class="small quiet">Postage, packing, returns and the other costs are set in Margin, for one item or for all; fees there too, a schedule for each market.</p>
+    </section>
+    <RateTable class="panel" @change="(rates) => change({ rates })" />
+    <BackupPanel class="panel" />
+  </div>
+</template>
+
+<style scoped>
+.page {
+  height: 100%;
+  padding: 16px 20px 30px;
+  display: grid;
+  gap: 14px;
+  align-content: start;
+  justify-items: start;
+}
+.page > section {
+  width: min(760px, 100%);
+  padding: 16px 18px;
+  display: grid;
+  gap: 10px;
+}
+.form {
+  display: grid;
+  grid-template-columns: 320px 160px;
+  gap: 7px 12px;
+  align-items: center;
+}
+.form > input {
+  justify-self: start;
+}
+.short {
+  width: 110px;
+}
+</style>

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { useFileDialog } from '@vueuse/core'
+import { NButton, useDialog, useMessage } from 'naive-ui'
+import { useServices } from '@/app/services'
+import { downloadBytes } from '@/shared/download'
+import { bytes as size } from '@/shared/format'
+import { toProblem } from '@/shared/problem'
+import { useJobs } from '@/shared/stores/jobs'
+
+const services = useServices()
+const jobs = useJobs()
+const message = useMessage()
+const dialog = useDialog()
+async function save() {
+  const bytes = await jobs.run('Write the backup', () => services.intake.call('backup', []))
+  downloadBytes(`sickle-${new Date(services.now()).toISOString().slice(0, 10)}.sickle`, bytes as Uint8Array<ArrayBuffer>, 'application/zip')
+  message.success(`Backup written, ${size(bytes.length)}`)
+}
+const files = useFileDialog({ accept: '.sickle,.zip', multiple: false })
+files.onChange((list) => {
+  const file = list?.[0]
+  files.reset()
+  if (file) dialog.warning({ title: 'Put the backup in place of this workspace?', content: `Everything here is replaced by what ${file.name} holds. A damaged file changes nothing.`, positiveText: 'Replace', negativeText: 'Leave as it is', onPositiveClick: () => void restore(file) })
+})
+async function restore(file: File) {
+  try {
+    await jobs.run(`Restore ${file.name}`, () => services.intake.call('restore', [file]))
+    location.reload()
+  } catch (thrown) {
+    message.error(toProblem(thrown).message, { duration: 0, closable: true })
+  }
+}
+</script>
+
+<template>
+  <section aria-label="Backup">
+    <h2>Backup</h2>
+    <p class="small quiet">The whole workspace, files brought in, decisions, rules and drafts, in one file and back. Nothing leaves this browser otherwise.</p>
+    <div class="row-gap">
+      <NButton type="primary" size="small" @click="save">Write a backup</NButton>
+      <NButton size="small" @click="files.open()">Restore one</NButton>
+    </div>
+  </section>
+</template>
