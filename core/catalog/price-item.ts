@@ -1,4 +1,4 @@
-import { costSheet, type CostSheet } from '../margin'
+import { checkInputs, workOut } from '../margin'
 import type { OfferMatch } from '../supply'
 import { worthOf } from '../verdict'
 import type { Item, MarketProfit } from './item'
@@ -14,8 +14,9 @@ export function priceItem(item: Item, rules: SellerRules, corrections: Correctio
     const lowestE4 = lowestOn(item, market)
     if (lowestE4 === null) return []
     const { inputs } = itemCost({ rules, market, kind: item.kind, offer: chosen.offer?.offer ?? null, packs: { sold: pack, bought: chosen.pack }, own: corrections.costs[item.key] })
-    const sheet = costSheet(inputs, lowestE4)
-    return [{ market, lowestE4, profitE4: sheet.profitE4, margin: sheet.margin }]
+    checkInputs(inputs)
+    const { profitE4, netRevenueE4 } = workOut(inputs, lowestE4, true)
+    return [{ market, lowestE4, profitE4, margin: profitE4 === null || netRevenueE4 <= 0 ? null : profitE4 / netRevenueE4 }]
   })
   const best = profits.reduce<MarketProfit | null>((a, b) => (b.profitE4 !== null && (a === null || b.profitE4 > (a.profitE4 ?? 0)) ? b : a), null)
   const priced = { ...item, pack, packFrom, offer: chosen.offer, offerPack: chosen.pack, landedE4: chosen.landedE4, profits, best }
@@ -47,8 +48,8 @@ function chooseOffer(
   corrections: Corrections,
 ): { offer: OfferMatch | null; pack: number; landedE4: number | null } {
   const packOf = (m: OfferMatch) => corrections.packs[m.offer.key] ?? m.offer.pack
-  const landed = (m: OfferMatch | null, pack: number): CostSheet =>
-    costSheet(itemCost({ rules, market: item.markets[0] ?? '', kind: item.kind, offer: m?.offer ?? null, packs: { sold: item.pack, bought: pack }, own: corrections.costs[item.key] }).inputs, 0)
+  const landed = (m: OfferMatch | null, pack: number): { landedE4: number | null } =>
+    workOut(itemCost({ rules, market: item.markets[0] ?? '', kind: item.kind, offer: m?.offer ?? null, packs: { sold: item.pack, bought: pack }, own: corrections.costs[item.key] }).inputs, 0, true)
   if (item.kind === 'digital') return { offer: null, pack: 1, landedE4: landed(null, 1).landedE4 }
   const said = corrections.offers[item.key]
   if (said === '') return { offer: null, pack: 1, landedE4: landed(null, 1).landedE4 }

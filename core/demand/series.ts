@@ -47,10 +47,14 @@ export function addSeries(list: readonly UnitSeries[]): UnitSeries | null {
   const start = Math.min(...even.map((s) => s.start - ((((s.start - end - 1) % stepDays) + stepDays) % stepDays)))
   const values = new Float64Array(Math.ceil((end - start + 1) / stepDays)).fill(NaN)
   for (const s of even) {
-    s.values.forEach((v, i) => {
-      const at = Math.floor((s.start + i * stepDays - start) / stepDays)
-      if (!Number.isNaN(v) && at >= 0 && at < values.length) values[at] = (Number.isNaN(values[at]) ? 0 : (values[at] as number)) + v
-    })
+    const shift = Math.floor((s.start - start) / stepDays)
+    for (let i = 0; i < s.values.length; i++) {
+      const v = s.values[i] as number
+      const at = shift + i
+      if (Number.isNaN(v) || at < 0 || at >= values.length) continue
+      const before = values[at] as number
+      values[at] = Number.isNaN(before) ? v : before + v
+    }
   }
   return { start, stepDays, values }
 }
@@ -61,8 +65,15 @@ function toWeeks(series: UnitSeries): UnitSeries {
   const skip = series.values.length - weeks * 7
   const values = new Float64Array(weeks)
   for (let w = 0; w < weeks; w++) {
-    const part = series.values.subarray(skip + w * 7, skip + w * 7 + 7).filter((v) => !Number.isNaN(v))
-    values[w] = part.length === 0 ? NaN : (part.reduce((a, b) => a + b, 0) * 7) / part.length
+    let sum = 0
+    let known = 0
+    for (let i = skip + w * 7; i < skip + w * 7 + 7; i++) {
+      const v = series.values[i] as number
+      if (Number.isNaN(v)) continue
+      sum += v
+      known++
+    }
+    values[w] = known === 0 ? NaN : (sum * 7) / known
   }
   return { start: series.start + skip, stepDays: 7, values }
 }

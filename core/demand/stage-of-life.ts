@@ -100,10 +100,22 @@ function decide(
 
 /** Half of 90 days in one fortnight, and the last fortnight at a quarter of its rate or less. */
 function isFlash(series: UnitSeries, rules: StageRules, end: number, units90: number): boolean {
+  const { values, stepDays } = series
+  const [window, span] = [14 / stepDays, Math.ceil(90 / stepDays)]
+  let sum = 0
   let peak = 0
-  for (let day = end - 76; day <= end; day++) peak = Math.max(peak, sumWindow(series, day, 14).units)
+  for (let i = Math.max(0, values.length - span); i < values.length; i++) {
+    sum += known(values[i])
+    const leaving = i - window
+    if (leaving >= Math.max(0, values.length - span)) sum -= known(values[leaving])
+    peak = Math.max(peak, sum)
+  }
   const last = sumWindow(series, end, 14).units
   return peak >= rules.flashShare * units90 && last <= rules.flashRest * peak
+}
+
+function known(value: number | undefined): number {
+  return value === undefined || Number.isNaN(value) ? 0 : value
 }
 
 function firstSale(series: UnitSeries): number {

@@ -46,15 +46,15 @@ export function findPackCount(title: string): PackCount | null {
   return null
 }
 
+const lengthUnit = '(?:cm|mm|m|inch|inches|in|ft|")'
+const side = '\\d+(?:[.,]\\d+)?'
+const sidesWithUnit = new RegExp(`${side} ?(?:${lengthUnit})? ?[x×] ?${side} ?(?:${lengthUnit})?(?: ?[x×] ?${side})? ?${lengthUnit}(?![\\p{L}])`, 'giu')
+const sidesAlone = new RegExp(`(?<![\\d.,])${side} ?[x×] ?${side}(?: ?[x×] ?${side})?(?! ?(?:ml|cl|l|g|kg|oz)\\b)(?=$|[\\s,;)])`, 'giu')
+const blank = (found: string) => ' '.repeat(found.length)
+
 /** Sizes of several sides ('30 x 40 cm') blanked out, at the same length so that places still agree. */
 function withoutSizes(text: string): string {
-  const unit = '(?:cm|mm|m|inch|inches|in|ft|")'
-  const side = '\\d+(?:[.,]\\d+)?'
-  const sides = new RegExp(`${side} ?(?:${unit})? ?[x×] ?${side} ?(?:${unit})?(?: ?[x×] ?${side})? ?${unit}(?![\\p{L}])`, 'giu')
-  const blank = (found: string) => ' '.repeat(found.length)
-  return text
-    .replace(sides, blank)
-    .replace(new RegExp(`(?<![\\d.,])${side} ?[x×] ?${side}(?: ?[x×] ?${side})?(?! ?(?:ml|cl|l|g|kg|oz)\\b)(?=$|[\\s,;)])`, 'giu'), blank)
+  return /\d ?(?:cm|mm|m|inch|inches|in|ft|")? ?[x×]/i.test(text) ? text.replace(sidesWithUnit, blank).replace(sidesAlone, blank) : text
 }
 
 function toNumber(text: string | undefined): number {

@@ -48,34 +48,43 @@ export class TitleIndex {
     return Math.log(1 + this.#signatures.length / (this.#places.get(word)?.length ?? 0.5))
   }
 
-  /** The best candidates, best first; at most `most`, none under `least`. */
+  /** The best candidates, best first; at most `most`, none under `least`. Those without a clash go before those with one. */
   find(wanted: TitleSignature, most = 10, least = 0.35): Alike[] {
+    const own = this.#total(wanted)
+    const found: { at: number; words: number }[] = []
+    for (const [at, shared] of this.#sharing(wanted)) {
+      const words = shared / (own + (this.#totals[at] as number) - shared)
+      if (words >= least) found.push({ at, words })
+    }
+    found.sort((a, b) => b.words - a.words || a.at - b.at)
+    const fitting: Alike[] = []
+    const clashing: Alike[] = []
+    for (const { at, words } of found) {
+      const other = this.#signatures[at] as TitleSignature
+      const clashes = clashesOf(wanted, other)
+      const verdict = clashes.length > 0 ? 'variant' : words >= sameFrom ? 'same' : 'similar'
+      const alike: Alike = { at, likeness: { words, clashes, packs: [wanted.pack, other.pack], verdict } }
+      if (clashes.length === 0) fitting.push(alike)
+      else if (clashing.length < most) clashing.push(alike)
+      if (fitting.length === most) break
+    }
+    return [...fitting, ...clashing].slice(0, most)
+  }
+
+  /** Weight of the words shared with each title that shares any. */
+  #sharing(wanted: TitleSignature): Map<number, number> {
     const shared = new Map<number, number>()
-    const byRarity = [...wanted.words].sort((a, b) => this.weight(b) - this.weight(a))
-    byRarity.forEach((word, rank) => {
+    const byRarity = wanted.words.map((word) => ({ word, weight: this.weight(word) })).sort((a, b) => b.weight - a.weight)
+    byRarity.forEach(({ word, weight }, rank) => {
       const places = this.#places.get(word) ?? []
       // A word that a fifth of all titles have finds nobody on its own; it only adds to those already found.
       const common = rank > 1 && places.length > this.#signatures.length / 5
-      const weight = this.weight(word)
       for (const at of places) {
         const before = shared.get(at)
         if (before !== undefined || !common) shared.set(at, (before ?? 0) + weight)
       }
     })
-    const own = this.#total(wanted)
-    return [...shared]
-      .map(([at, weight]) => ({ at, likeness: this.#compare(wanted, at, weight, own) }))
-      .filter((a) => a.likeness.words >= least)
-      .sort((a, b) => order(b.likeness) - order(a.likeness) || a.at - b.at)
-      .slice(0, most)
-  }
-
-  #compare(a: TitleSignature, at: number, shared: number, ownTotal: number): Likeness {
-    const b = this.#signatures[at] as TitleSignature
-    const words = shared / (ownTotal + (this.#totals[at] as number) - shared)
-    const clashes = [...clash(a.sizes, b.sizes, unitOf), ...clash(a.colours, b.colours, () => 'colour')]
-    const verdict = clashes.length > 0 ? 'variant' : words >= sameFrom ? 'same' : 'similar'
-    return { words, clashes, packs: [a.pack, b.pack], verdict }
+    return shared
   }
 
   #total(s: TitleSignature): number {
@@ -85,8 +94,10 @@ export class TitleIndex {
   }
 }
 
-function order(l: Likeness): number {
-  return l.words - (l.clashes.length > 0 ? 0.5 : 0)
+function clashesOf(a: TitleSignature, b: TitleSignature): string[] {
+  const sizes = a.sizes.length > 0 && b.sizes.length > 0 ? clash(a.sizes, b.sizes, unitOf) : []
+  const colours = a.colours.length > 0 && b.colours.length > 0 ? clash(a.colours, b.colours, () => 'colour') : []
+  return [...sizes, ...colours]
 }
 
 function unitOf(size: string): string {

@@ -18,6 +18,10 @@ const colours = new Set(
 const spelling: Record<string, string> = { gray: 'grey', transparent: 'clear', colour: 'color', grün: 'green', litre: 'l', litres: 'l', liter: 'l', inch: 'in', inches: 'in', grams: 'g', gram: 'g', cms: 'cm' }
 const unit = 'mm|cm|m|ml|cl|l|g|kg|oz|in|ft|w|v|litres|litre|liter|inches|inch|grams|gram|cms'
 
+const sidesOf = new RegExp(`(\\d+) ?[x×] ?(\\d+)(?: ?[x×] ?(\\d+))? ?(${unit})(?!\\p{L})`, 'gu')
+const sizeOf = new RegExp(`(\\d+(?:[.,]\\d+)?) ?(${unit})(?!\\p{L})`, 'gu')
+const figureAlone = /(?<![\p{L}\p{N}])(\d+)(?![\p{L}\p{N}])/gu
+
 /** Takes a title apart. Case, accents, order and shouting do not count. */
 export function titleSignature(title: string): TitleSignature {
   const folded = title.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
@@ -30,10 +34,12 @@ export function titleSignature(title: string): TitleSignature {
       return ' '
     })
   }
-  take(new RegExp(`(\\d+) ?[x×] ?(\\d+)(?: ?[x×] ?(\\d+))? ?(${unit})(?!\\p{L})`, 'gu'), (m) => `${[m[1], m[2], m[3]].filter(Boolean).join('x')}${asUnit(m[4])}`)
-  take(new RegExp(`(\\d+(?:[.,]\\d+)?) ?(${unit})(?!\\p{L})`, 'gu'), (m) => inBaseUnit(Number(m[1]?.replace(',', '.')), asUnit(m[2])))
-  // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
-  take(/(?<![\p{L}\p{N}])(\d+)(?![\p{L}\p{N}])/gu, (m) => `${Number(m[1])}#`)
+  if (/\d/.test(rest)) {
+    take(sidesOf, (m) => `${[m[1], m[2], m[3]].filter(Boolean).join('x')}${asUnit(m[4])}`)
+    take(sizeOf, (m) => inBaseUnit(Number(m[1]?.replace(',', '.')), asUnit(m[2])))
+    // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
+    take(figureAlone, (m) => `${Number(m[1])}#`)
+  }
   const tokens = (rest.match(/[\p{L}\p{N}]+/gu) ?? []).map((t) => singular(spelling[t] ?? t))
   return {
     words: [...new Set(tokens.filter((t) => !noise.has(t) && !colours.has(t) && (t.length > 1 || /\d/.test(t))))].sort(),

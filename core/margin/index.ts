@@ -1,6 +1,6 @@
 export * from './answers'
 export * from './cost-inputs'
-export { costSheet, type CostLine, type CostSheet, type LineGroup } from './cost-sheet'
+export { costSheet, workOut, type CostLine, type CostSheet, type LineGroup } from './cost-sheet'
 export type { FeeLine } from './fee-line'
 export * from './fee-schedule'
 export * from './price-rule'

@@ -2,6 +2,7 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import { Problem } from '@sickle/core/problem'
 import type { KindName, RejectedRow } from '@sickle/core/intake'
 import type { Column } from '@sickle/core/tables'
+import type { Snapshot } from './snapshot'
 
 /** One import in the ledger. */
 export interface ImportEntry {
@@ -40,10 +41,11 @@ interface Schema extends DBSchema {
   columns: { key: [string, string]; value: Column }
   rejects: { key: string; value: Rejects }
   documents: { key: string; value: unknown }
+  /** worked-out results that can always be made anew */
+  snapshots: { key: string; value: Snapshot }
 }
 
 export type Database = IDBPDatabase<Schema>
-export const storeNames = ['imports', 'columns', 'rejects', 'documents'] as const
 export const databaseVersion = 1
 
 /** Opens the workspace in this browser. @throws Problem 'storage-closed' */
@@ -55,6 +57,7 @@ export async function openDatabase(name = 'sickle'): Promise<Database> {
         db.createObjectStore('columns')
         db.createObjectStore('rejects')
         db.createObjectStore('documents')
+        db.createObjectStore('snapshots')
       },
     })
   } catch (cause) {

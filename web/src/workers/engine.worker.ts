@@ -3,6 +3,7 @@ import { findRow, Finder, type Query } from '@sickle/core/engine'
 import type { Capture } from '@sickle/core/intake'
 import { openDatabase } from '../storage/database'
 import { listImports, loadCapture } from '../storage/imports'
+import { readSnapshot, snapshotPrint, writeSnapshot } from '../storage/snapshot'
 import { serve, type CallContext } from './channel'
 
 let captures = new Map<string, Capture>()
@@ -26,21 +27,41 @@ function itemOf(key: string): Item | null {
   return place === undefined ? null : (catalog.items[place] ?? null)
 }
 
+let writing: ReturnType<typeof setTimeout> | undefined
+
+/** Keeps the newest catalogue once changes rest. */
+function keepLater(print: string, built: Catalog): void {
+  clearTimeout(writing)
+  writing = setTimeout(() => {
+    void openDatabase().then((db) => writeSnapshot(db, print, built).finally(() => db.close()))
+  }, 1500)
+}
+
 const methods = {
-  /** Reads what is new at rest, forgets what was removed, and works everything out. */
+  /** Reads what is new at rest, forgets what was removed, and works everything out, or takes up what was worked out last. */
   async load({ progress }: CallContext, rules: SellerRules, corrections: Corrections) {
     const db = await openDatabase()
     const entries = await listImports(db)
-    const next = new Map<string, Capture>()
-    for (const entry of entries) next.set(entry.id, captures.get(entry.id) ?? (await loadCapture(db, entry)))
+    const print = snapshotPrint(entries, rules, corrections)
+    const kept = catalog.items.length === 0 ? await readSnapshot(db, print) : null
+    if (!kept) {
+      const next = new Map<string, Capture>()
+      for (const entry of entries) next.set(entry.id, captures.get(entry.id) ?? (await loadCapture(db, entry)))
+      captures = next
+    }
     db.close()
-    captures = next
-    return take(buildCatalog([...captures.values()], rules, corrections, { onProgress: progress }))
+    const built = kept ?? buildCatalog([...captures.values()], rules, corrections, { onProgress: progress })
+    if (!kept) keepLater(print, built)
+    return take(built)
   },
 
   /** Works out only what depends on rules and corrections. */
-  reprice(_: CallContext, rules: SellerRules, corrections: Corrections) {
-    return take(repriceCatalog(catalog, rules, corrections))
+  async reprice(_: CallContext, rules: SellerRules, corrections: Corrections) {
+    const built = repriceCatalog(catalog, rules, corrections)
+    const db = await openDatabase()
+    keepLater(snapshotPrint(await listImports(db), rules, corrections), built)
+    db.close()
+    return take(built)
   },
 
   ask(_: CallContext, query: Query, hidden: string[], from: number, count: number) {
