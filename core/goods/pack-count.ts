@@ -22,7 +22,7 @@ const patterns: { re: RegExp; count: (m: RegExpExecArray) => number }[] = [
   { re: /\b(?:twin|double|duo)[ -]?(?:pack|set)\b/i, count: () => 2 },
   { re: /\btriple[ -]?pack\b/i, count: () => 3 },
   { re: new RegExp(`\\b${number}[ -]?(?:pairs)\\b`, 'i'), count: (m) => toNumber(m[1]) * 2 },
-  { re: /\b(?:a |1 )?pair\b(?! of (?:gloves|scissors|shears|secateurs|snips))/i, count: () => 2 },
+  { re: /\b(?:a |1 )?pair\b(?! of (?:[\p{L}-]+ ){0,2}(?:gloves|scissors|shears|secateurs|snips))/iu, count: () => 2 },
   { re: new RegExp(`\\b${number}[ -]?(?:x )?${piece}\\b`, 'i'), count: (m) => toNumber(m[1]) },
   { re: /(?:^|[\s(])[x×] ?(\d{1,3})(?=$|[\s),.;!])(?! ?(?:cm|mm|m|ml|l|g|kg|inch|in|ft)\b)/i, count: (m) => toNumber(m[1]) },
   { re: /(?:^|[\s(])(\d{1,3}) ?[x×] (?=\p{L}{3,})(?!(?:cm|mm|inch|litre))/iu, count: (m) => toNumber(m[1]) },

@@ -1,0 +1,107 @@
+import Papa from 'papaparse'
+import fc from 'fast-check'
+import { zipSync, strToU8 } from 'fflate'
+import { applyRemembered, guardFormula, importRows, openFile, proposeMapping, rejectedAsTable, shapeOf, unguardFormula, writeCsv } from '.'
+import { numbers, textAt, textColumn } from '../tables'
+
+const file = (content: BlobPart, name = 'a.csv') => new File([content], name)
+async function bring(content: BlobPart, name = 'a.csv', answers = {}) {
+  const opened = await openFile(file(content, name))
+  const proposal = proposeMapping(opened, 0)
+  return { opened, proposal, result: await importRows(opened, { ...proposal.mapping, market: 'Marrowgate', currency: proposal.mapping.currency ?? 'EUR', ...answers }) }
+}
+const code = (content: BlobPart, name = 'x') => openFile(file(content, name)).then(() => 'opened', (e: { code: string }) => e.code)
+
+test('bad input is named, never guessed at', async () => {
+  const png = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13, 73, 72, 68, 82])
+  expect(await code('')).toBe('file-empty')
+  expect(await code('   \n \n')).toBe('file-empty')
+  expect(await code(png, 'picture.csv')).toBe('file-binary')
+  expect(await code(new Uint8Array([0xd0, 0xcf, 0x11, 0xe0]), 'old.xls')).toBe('file-old-spreadsheet')
+  expect(await code(new Uint8Array([0x50, 0x4b, 3, 4, 1, 2, 3]), 'broken.xlsx')).toBe('file-xlsx-broken')
+  expect(await code(zipSync({ 'a.txt': strToU8('no book') }) as BlobPart, 'zip.xlsx')).toBe('file-xlsx-broken')
+  expect(await code('{"a": [1, 2', 'cut.json')).toBe('file-json-broken')
+  expect(await code(`${'['.repeat(5000)}${']'.repeat(5000)}`, 'deep.json')).toBe('file-json-deep')
+  expect(await code('just a line of words', 'note.txt')).toBe('file-no-table')
+  expect(await code(`${'a,'.repeat(500)}\n${'1,'.repeat(500)}`, 'wide.csv')).toBe('file-wide')
+})
+
+test('a gigabyte is refused before it is read', async () => {
+  const huge = { name: 'big.csv', size: 1e9, slice: () => file('a,b\n1,2'), stream: () => file('').stream(), arrayBuffer: () => Promise.reject(new Error('read')) }
+  await expect(openFile(huge)).rejects.toMatchObject({ code: 'file-too-large', details: { megabytes: 1000 } })
+})
+
+test('rows that cannot be taken come back with number and reason, can be corrected and brought again', async () => {
+  const csv = 'Item ID,Title,Price (EUR),Units sold\n1,Bird bath,12.50,3\n2,,9.00,1\n3,Nest box,free,2\n4,Hook,4.00,x\n'
+  const { opened, proposal, result } = await bring(csv)
+  expect(result.taken).toBe(2)
+  expect(result.rejected.map((r) => [r.row, r.reason])).toEqual([
+    [3, 'no usable title (empty)'],
+    [4, "no usable price ('free')"],
+  ])
+  expect(result.doubts).toEqual([{ row: 5, field: 'units', reason: "'x' is no number" }])
+  const again = writeCsv(rejectedAsTable(opened.headings, result.rejected)).replace('2,,9.00', '2,Mended,9.00').replace('free,2', '5.00,2')
+  const back = await openFile(file(again, 'not-taken.csv'))
+  expect(shapeOf(back.headings)).toBe(shapeOf(opened.headings))
+  const mapping = applyRemembered({ headings: opened.headings, mapping: { ...proposal.mapping, market: 'Marrowgate' } }, back.headings, proposal.mapping)
+  const second = await importRows(back, mapping)
+  expect(second.taken).toBe(2)
+  expect(textAt(textColumn(second.table, 'title'), 0)).toBe('Mended')
+})
+
+test('a wide sales file: one record a day, an empty cell is no figure', async () => {
+  const { proposal, result } = await bring('Listing ID,2026-05-01,2026-05-02,2026-05-03\nA1,3,,0\nA2,1,2,3\n')
+  expect(proposal.mapping.kind).toBe('sales')
+  expect([...numbers(result.table, 'units')]).toEqual([3, 0, 1, 2, 3])
+  expect(result.capturedOn).toBe(20576)
+})
+
+test('weeks: the figures reach to the end of the last week', async () => {
+  const { result } = await bring('Listing ID,Week starting,Units\nA1,2026-05-04,3\nA1,2026-05-11,4\n')
+  expect(result.capturedOn).toBe(20584 + 6)
+})
+
+test('truly ambiguous files lead to a question', async () => {
+  const opened = await openFile(file('Listing ID,Date,Units,Price\nA,01/02/2026,1,"$ 1.234"\nA,03/04/2026,2,"$ 5.678"\n'))
+  expect(proposeMapping(opened, 0).questions.map((q) => q.about)).toEqual(['order', 'number', 'currency', 'market'])
+})
+
+test('splitting agrees with PapaParse on hostile CSV, across chunk borders', async () => {
+  const cell = fc.oneof(fc.string({ maxLength: 8 }), fc.constantFrom('a"b', 'x,y', 'line\nbreak', '=1+1', ' ', '""', 'ü'))
+  await fc.assert(
+    fc.asyncProperty(fc.array(fc.tuple(cell, cell, cell), { minLength: 3, maxLength: 30 }), async (rows) => {
+      const usable = rows.map((r, i) => [`id${i}`, ...r.map((c) => c.replace(/\r/g, ''))])
+      const text = Papa.unparse([['Item ID', 'Title', 'Store', 'Price'], ...usable], { newline: '\r\n' })
+      const opened = await openFile(file(text))
+      const got: unknown[] = []
+      for await (const { batch } of opened.rows()) got.push(...batch.map((b) => b.cells))
+      const expected = Papa.parse<string[]>(text, { delimiter: ',', newline: '\r\n' }).data.slice(1).filter((r) => !r.every((c) => c.trim() === ''))
+      expect(got).toEqual(expected)
+    }),
+    { numRuns: 150 },
+  )
+})
+
+test('a long file is read in pieces, with progress, and can be stopped', async () => {
+  const lines = Array.from({ length: 60_000 }, (_, i) => `${i},"Bird bath, no. ${i}",${(i % 90) + 0.5},${i % 7}`)
+  const opened = await openFile(file(`Item ID,Title,Price (EUR),Units sold\n${lines.join('\n')}`))
+  const { mapping } = proposeMapping(opened, 0)
+  const seen: number[] = []
+  const result = await importRows(opened, { ...mapping, market: 'M' }, { onProgress: (done) => seen.push(done) })
+  expect(result.taken).toBe(60_000)
+  expect(seen.length).toBeGreaterThan(1)
+  expect(seen.at(-1)).toBe(1)
+  const stop = new AbortController()
+  const stopped = importRows(opened, { ...mapping, market: 'M' }, { signal: stop.signal, onProgress: () => stop.abort() })
+  await expect(stopped).rejects.toMatchObject({ code: 'cancelled' })
+})
+
+test('formulas are disarmed on the way out and whole on the way back', () => {
+  fc.assert(
+    fc.property(fc.string(), (text) => {
+      expect(unguardFormula(guardFormula(text))).toBe(text)
+      expect(guardFormula(text)).not.toMatch(/^[=+\-@\t\r]/)
+    }),
+  )
+  expect(writeCsv([['=HYPERLINK("x")', -5]])).toBe('"\'=HYPERLINK(""x"")",-5')
+})

@@ -1,0 +1,24 @@
+import { concentration, roomOf } from '.'
+
+test('shares 30, 30, 20, 20 make 2 600 (US Merger Guidelines)', () => expect(concentration([30, 30, 20, 20])?.hhi).toBe(2600))
+test('one alone is 10 000, a hundred equals are 100', () => {
+  expect(concentration([7])?.hhi).toBe(10000)
+  expect(concentration(Array.from({ length: 100 }, () => 1))?.hhi).toBe(100)
+})
+test('top, top fifth and how many make 80 %', () => {
+  expect(concentration([50, 30, 10, 5, 5, 0, 0, 0, 0, 0])).toMatchObject({ top: 0.5, topFifth: 0.8, makeMost: 2 })
+  expect(concentration([0, 0])).toBeNull()
+})
+test.each([
+  ['open', [10, 9, 8, 8]],
+  ['held', [90, 5, 5]],
+  ['untested', [40]],
+  ['crowded', Array.from({ length: 40 }, () => 3)],
+  ['shared', Array.from({ length: 20 }, () => 3)],
+  ['unclear', [0, 0, 0]],
+])('%s', (word, sales) => expect(roomOf(sales).word).toBe(word))
+test('more sellers never open an item, nor does a heavier top', () => {
+  const even = (n: number) => roomOf(Array.from({ length: n }, () => 5)).openness ?? NaN
+  expect(even(25)).toBeLessThan(even(10))
+  expect(roomOf([80, 10, 10]).openness).toBeLessThan(roomOf([40, 30, 30]).openness ?? 0)
+})
