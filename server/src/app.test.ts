@@ -1,0 +1,66 @@
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import type { AddressInfo } from 'node:net'
+import type { Server } from 'node:http'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { importRows, openFile, proposeMapping } from '@sickle/core/intake'
+import { demoFiles, makeWorld } from '@sickle/standins'
+import { createApp } from './app'
+import { readConfig } from './config'
+import { demoBytes } from './demo-bytes'
+
+const world = makeWorld({ goods: 60, listings: 120, stores: 60, offers: 40 })
+let server: Server
+let base: string
+
+beforeAll(async () => {
+  const webRoot = mkdtempSync(join(tmpdir(), 'sickle-'))
+  writeFileSync(join(webRoot, 'index.html'), '<title>Sickle</title>')
+  const app = createApp({ webRoot, demo: { files: await demoBytes(demoFiles(world)), rules: {} } })
+  server = await new Promise((resolve) => {
+    const s = app.listen(0, '127.0.0.1', () => resolve(s))
+  })
+  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+})
+afterAll(() => new Promise((resolve) => server.close(resolve)))
+
+test('headers are strict: no inline script, nothing from elsewhere, no name of the server', async () => {
+  const { headers } = await fetch(`${base}/`)
+  const csp = headers.get('content-security-policy') ?? ''
+  expect(csp).toContain("default-src 'none'")
+  expect(csp).toContain("script-src 'self';")
+  expect(csp).toContain("connect-src 'self'")
+  expect(headers.get('x-content-type-options')).toBe('nosniff')
+  expect(headers.get('referrer-policy')).toBe('no-referrer')
+  expect(headers.get('x-powered-by')).toBeNull()
+})
+
+test('any path of the application gives the page; demo paths that do not exist give 404', async () => {
+  expect(await (await fetch(`${base}/margin/Marrowgate%2F1`)).text()).toContain('<title>Sickle')
+  for (const path of ['/demo/files/nothing.csv', '/demo/pictures/none-red.svg', '/demo/files/..%2Fpackage.json', '/demo/pictures/constructor-red.svg']) {
+    expect((await fetch(base + path)).status).toBe(404)
+  }
+  expect((await fetch(`${base}/demo/files/%E0%A4%A`)).status).toBe(400)
+})
+
+test('pictures are drawn', async () => {
+  const response = await fetch(`${base}/demo/pictures/mug-white.svg`)
+  expect(response.headers.get('content-type')).toContain('image/svg+xml')
+  expect(await response.text()).toMatch(/^<svg .*<\/svg>$/)
+})
+
+test("the supplier's price list is a spreadsheet that the intake reads back whole", async () => {
+  const bytes = await (await fetch(`${base}/demo/files/quaymaster-prices.xlsx`)).blob()
+  const opened = await openFile(new File([bytes], 'q.xlsx'))
+  const { mapping, questions } = proposeMapping(opened, 0)
+  expect(mapping).toMatchObject({ kind: 'offers', currency: 'USD', capturedOn: 20604 })
+  expect(questions).toEqual([])
+  const result = await importRows(opened, mapping)
+  expect(result.taken).toBe(world.offers.length)
+})
+
+test('the configuration is checked and frozen', () => {
+  expect(readConfig({})).toEqual({ host: '127.0.0.1', port: 4173 })
+  expect(Object.isFrozen(readConfig({ SICKLE_PORT: '0' }))).toBe(true)
+  expect(() => readConfig({ SICKLE_PORT: '99999' })).toThrow(/SICKLE_PORT must be a port/)
+})
