@@ -18,16 +18,49 @@ type Row = (string | number | null)[]
 export function demoFiles(world: World = makeWorld()): DemoFile[] {
   const on = (market: string) => world.listings.filter((l) => l.store.market.name === market)
   return [
-    text('marrowgate-listings.csv', 'Marrowgate, listings', marrowgate(on('Marrowgate'), world), { market: 'Marrowgate', currency: 'EUR' }),
-    text('marrowgate-daily.csv', 'Marrowgate, daily units', wide(on('Marrowgate'), world, ','), { market: 'Marrowgate', currency: 'EUR' }),
-    { ...text('gavelhop-listings.csv', 'Gavelhop, listings', gavelhop(on('Gavelhop'), world), { market: 'Gavelhop', currency: 'GBP' }), encoding: 'windows-1252' },
-    text('gavelhop-daily.csv', 'Gavelhop, daily units', wide(on('Gavelhop'), world, ';'), { market: 'Gavelhop', currency: 'GBP' }),
-    text('fernhand-listings.json', 'Fernhand, listings', fernhand(on('Fernhand'), world), { market: 'Fernhand', currency: 'EUR' }),
-    text('fernhand-daily.csv', 'Fernhand, daily units', wide(on('Fernhand'), world, '\t'), { market: 'Fernhand', currency: 'EUR' }),
-    text('loopreel-listings.ndjson', 'Loopreel, listings', loopreel(on('Loopreel'), world), { market: 'Loopreel', currency: 'USD' }),
-    text('loopreel-daily.csv', 'Loopreel, daily units', wide(on('Loopreel'), world, ','), { market: 'Loopreel', currency: 'USD' }),
-    text('openstall-listings.csv', 'Openstall, listings', openstall(on('Openstall'), world), { market: 'Openstall', currency: 'EUR' }),
-    text('openstall-weekly.csv', 'Openstall, weekly units', weekly(on('Openstall'), world), { market: 'Openstall', currency: 'EUR' }),
+    text('marrowgate-listings.csv', 'Marrowgate, listings', marrowgate(on('Marrowgate'), world), {
+      market: 'Marrowgate',
+      currency: 'EUR',
+    }),
+    text('marrowgate-daily.csv', 'Marrowgate, daily units', wide(on('Marrowgate'), world, ','), {
+      market: 'Marrowgate',
+      currency: 'EUR',
+    }),
+    {
+      ...text('gavelhop-listings.csv', 'Gavelhop, listings', gavelhop(on('Gavelhop'), world), {
+        market: 'Gavelhop',
+        currency: 'GBP',
+      }),
+      encoding: 'windows-1252',
+    },
+    text('gavelhop-daily.csv', 'Gavelhop, daily units', wide(on('Gavelhop'), world, ';'), {
+      market: 'Gavelhop',
+      currency: 'GBP',
+    }),
+    text('fernhand-listings.json', 'Fernhand, listings', fernhand(on('Fernhand'), world), {
+      market: 'Fernhand',
+      currency: 'EUR',
+    }),
+    text('fernhand-daily.csv', 'Fernhand, daily units', wide(on('Fernhand'), world, '\t'), {
+      market: 'Fernhand',
+      currency: 'EUR',
+    }),
+    text('loopreel-listings.ndjson', 'Loopreel, listings', loopreel(on('Loopreel'), world), {
+      market: 'Loopreel',
+      currency: 'USD',
+    }),
+    text('loopreel-daily.csv', 'Loopreel, daily units', wide(on('Loopreel'), world, ','), {
+      market: 'Loopreel',
+      currency: 'USD',
+    }),
+    text('openstall-listings.csv', 'Openstall, listings', openstall(on('Openstall'), world), {
+      market: 'Openstall',
+      currency: 'EUR',
+    }),
+    text('openstall-weekly.csv', 'Openstall, weekly units', weekly(on('Openstall'), world), {
+      market: 'Openstall',
+      currency: 'EUR',
+    }),
     quaymaster(world),
   ]
 }
@@ -63,17 +96,88 @@ function sometimes(l: StandinListing, n: number): boolean {
 }
 
 function marrowgate(list: StandinListing[], world: World): string {
-  const head = ['Item ID', 'Title', 'Seller', 'Seller since', 'Price (EUR)', 'Shipping', 'Units sold last 30 days', 'Total sold', 'Rating', 'Reviews', 'Date listed', 'Category', 'EAN', 'Stock', 'Image']
-  const rows = list.map((l): Row => [l.id, l.title, l.store.name, isoDay(l.store.since), l.price.toFixed(2), l.delivery.toFixed(2), units30(l), l.unitsTotal, l.rating, l.reviews, isoDay(l.listedOn), path(l, ' > '), sometimes(l, 7) ? l.goods.gtin : null, (Number(l.id) * 7) % 90, image(l)])
+  const head = [
+    'Item ID',
+    'Title',
+    'Seller',
+    'Seller since',
+    'Price (EUR)',
+    'Shipping',
+    'Units sold last 30 days',
+    'Total sold',
+    'Rating',
+    'Reviews',
+    'Date listed',
+    'Category',
+    'EAN',
+    'Stock',
+    'Image',
+  ]
+  const rows = list.map((l): Row => [
+    l.id,
+    l.title,
+    l.store.name,
+    isoDay(l.store.since),
+    l.price.toFixed(2),
+    l.delivery.toFixed(2),
+    units30(l),
+    l.unitsTotal,
+    l.rating,
+    l.reviews,
+    isoDay(l.listedOn),
+    path(l, ' > '),
+    sometimes(l, 7) ? l.goods.gtin : null,
+    (Number(l.id) * 7) % 90,
+    image(l),
+  ])
   return delimited([[`Marrowgate export, captured ${lastDay(world)}`], [], head, ...rows], ',')
 }
 
 function gavelhop(list: StandinListing[], world: World): string {
-  const head = ['Item no.', 'Item title', 'Shop', 'Price', 'Postage', 'Sold 30 d', 'Sold total', 'Stars', 'Reviews', 'Listed', 'Category', 'Barcode', 'Format', 'Picture']
+  const head = [
+    'Item no.',
+    'Item title',
+    'Shop',
+    'Price',
+    'Postage',
+    'Sold 30 d',
+    'Sold total',
+    'Stars',
+    'Reviews',
+    'Listed',
+    'Category',
+    'Barcode',
+    'Format',
+    'Picture',
+  ]
   const comma = (n: number | null) => (n === null ? '' : n.toFixed(2).replace('.', ','))
   const day = (d: number) => isoDay(d).split('-').reverse().join('.')
-  const rows = list.map((l): Row => [l.id, l.title, l.store.name, `£${comma(l.price)}`, `£${comma(l.delivery)}`, units30(l), l.unitsTotal, l.rating === null ? '' : l.rating.toFixed(1).replace('.', ','), l.reviews, day(l.listedOn), path(l, '/'), sometimes(l, 3) ? l.goods.gtin : null, Number(l.id) % 4 === 0 ? 'auction' : 'fixed price', image(l)])
-  return delimited([['Sales by listing'], [`Period 2 May 2026 to ${dayInWords(world)}`], head, ...rows, ['Total', null, null, null, null, list.reduce((n, l) => n + units30(l), 0)]], ';')
+  const rows = list.map((l): Row => [
+    l.id,
+    l.title,
+    l.store.name,
+    `£${comma(l.price)}`,
+    `£${comma(l.delivery)}`,
+    units30(l),
+    l.unitsTotal,
+    l.rating === null ? '' : l.rating.toFixed(1).replace('.', ','),
+    l.reviews,
+    day(l.listedOn),
+    path(l, '/'),
+    sometimes(l, 3) ? l.goods.gtin : null,
+    Number(l.id) % 4 === 0 ? 'auction' : 'fixed price',
+    image(l),
+  ])
+  return delimited(
+    [
+      ['Sales by listing'],
+      [`Period 2 May 2026 to ${dayInWords(world)}`],
+      head,
+      ...rows,
+      ['Total', null, null, null, null, list.reduce((n, l) => n + units30(l), 0)],
+    ],
+    ';',
+  )
 }
 
 function fernhand(list: StandinListing[], world: World): string {
@@ -87,13 +191,64 @@ function fernhand(list: StandinListing[], world: World): string {
 
 function loopreel(list: StandinListing[], world: World): string {
   return list
-    .map((l) => JSON.stringify({ listingId: l.id, name: l.title, seller: l.store.name, price: l.price, currency: 'USD', shipping: l.delivery, unitsSold: units30(l), lifetimeSales: l.unitsTotal, rating: l.rating, reviewCount: l.reviews, created: `${isoDay(l.listedOn)}T09:00:00+02:00`, category: path(l, ' / '), ean: sometimes(l, 2) ? l.goods.gtin : null, kind: l.goods.archetype.kind, image: image(l), capturedOn: lastDay(world) })) // prettier-ignore
+    .map((l) =>
+      JSON.stringify({
+        listingId: l.id,
+        name: l.title,
+        seller: l.store.name,
+        price: l.price,
+        currency: 'USD',
+        shipping: l.delivery,
+        unitsSold: units30(l),
+        lifetimeSales: l.unitsTotal,
+        rating: l.rating,
+        reviewCount: l.reviews,
+        created: `${isoDay(l.listedOn)}T09:00:00+02:00`,
+        category: path(l, ' / '),
+        ean: sometimes(l, 2) ? l.goods.gtin : null,
+        kind: l.goods.archetype.kind,
+        image: image(l),
+        capturedOn: lastDay(world),
+      }),
+    ) // prettier-ignore
     .join('\n')
 }
 
 function openstall(list: StandinListing[], world: World): string {
-  const head = ['SKU', 'Product name', 'Store', 'Item price', 'Delivery price', 'Currency', 'Units sold', 'Average rating', 'Number of reviews', 'Listed on', 'Category', 'GTIN', 'Kind of goods', 'Keywords', 'Image URL']
-  const rows = list.map((l): Row => [l.id, l.title, l.store.name, l.price.toFixed(2), l.delivery.toFixed(2), 'EUR', units30(l), l.rating, l.reviews, isoDay(l.listedOn), path(l, ' > '), sometimes(l, 5) ? l.goods.gtin : null, l.goods.archetype.kind, l.tags.join(', '), image(l)])
+  const head = [
+    'SKU',
+    'Product name',
+    'Store',
+    'Item price',
+    'Delivery price',
+    'Currency',
+    'Units sold',
+    'Average rating',
+    'Number of reviews',
+    'Listed on',
+    'Category',
+    'GTIN',
+    'Kind of goods',
+    'Keywords',
+    'Image URL',
+  ]
+  const rows = list.map((l): Row => [
+    l.id,
+    l.title,
+    l.store.name,
+    l.price.toFixed(2),
+    l.delivery.toFixed(2),
+    'EUR',
+    units30(l),
+    l.rating,
+    l.reviews,
+    isoDay(l.listedOn),
+    path(l, ' > '),
+    sometimes(l, 5) ? l.goods.gtin : null,
+    l.goods.archetype.kind,
+    l.tags.join(', '),
+    image(l),
+  ])
   return delimited([[`Open shops, 30 days to ${lastDay(world)}`], head, ...rows], ',')
 }
 
@@ -110,20 +265,61 @@ function weekly(list: StandinListing[], world: World): string {
   const rows = list.flatMap((l) =>
     Array.from({ length: weeks }, (_, w): Row | null => {
       const part = l.daily.slice(skip + w * 7, skip + w * 7 + 7)
-      return part.includes(null) ? null : [l.id, isoDay(world.firstDay + skip + w * 7), part.reduce<number>((a, b) => a + (b ?? 0), 0)]
+      return part.includes(null)
+        ? null
+        : [l.id, isoDay(world.firstDay + skip + w * 7), part.reduce<number>((a, b) => a + (b ?? 0), 0)]
     }).filter((r): r is Row => r !== null),
   )
   return delimited([['SKU', 'Week starting', 'Units'], ...rows], ',')
 }
 
 function quaymaster(world: World): DemoFile {
-  const head = ['Offer ID', 'Supplier', 'Barcode', 'Description', '1-9', '10-49', '50+', 'Min. qty', 'Delivery', 'Lead time', 'Ships from', 'Stock', 'Orders', 'Rating', 'Image']
-  const rows = world.offers.map((o): Row => [o.id, o.supplier, o.pack === o.goods.pack && Number(o.id.slice(3)) % 5 > 1 ? o.goods.gtin : null, o.title, ...o.prices, o.minOrder, o.delivery, o.lead, o.shipsFrom, o.stock, o.orders, o.rating, `/demo/pictures/${pictureName(o.goods.archetype.shape, o.goods.colour)}`])
+  const head = [
+    'Offer ID',
+    'Supplier',
+    'Barcode',
+    'Description',
+    '1-9',
+    '10-49',
+    '50+',
+    'Min. qty',
+    'Delivery',
+    'Lead time',
+    'Ships from',
+    'Stock',
+    'Orders',
+    'Rating',
+    'Image',
+  ]
+  const rows = world.offers.map((o): Row => [
+    o.id,
+    o.supplier,
+    o.pack === o.goods.pack && Number(o.id.slice(3)) % 5 > 1 ? o.goods.gtin : null,
+    o.title,
+    ...o.prices,
+    o.minOrder,
+    o.delivery,
+    o.lead,
+    o.shipsFrom,
+    o.stock,
+    o.orders,
+    o.rating,
+    `/demo/pictures/${pictureName(o.goods.archetype.shape, o.goods.colour)}`,
+  ])
   return {
     name: 'quaymaster-prices.xlsx',
     label: 'Quaymaster, supplier prices',
     answers: { currency: 'USD' },
-    content: { sheet: 'Prices', rows: [['Quaymaster supplier hub, price list'], [`Prices in USD per unit, excluding delivery, valid on ${dayInWords(world)}`], [], head, ...rows] },
+    content: {
+      sheet: 'Prices',
+      rows: [
+        ['Quaymaster supplier hub, price list'],
+        [`Prices in USD per unit, excluding delivery, valid on ${dayInWords(world)}`],
+        [],
+        head,
+        ...rows,
+      ],
+    },
     encoding: 'utf-8',
   }
 }

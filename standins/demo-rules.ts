@@ -5,7 +5,12 @@ export const demoSchedules = [
     fee('payment', 'Payment fee', 'payment', { base: 'price and postage', percent: 1.9, fixed: '0.25' }),
   ]),
   schedule('Gavelhop', 'GBP', [
-    fee('sale', 'Final sale fee', 'market', { base: 'price and postage', percent: 11.5, fixed: '0.30', steps: [{ from: '1000.00', percent: 3 }] }),
+    fee('sale', 'Final sale fee', 'market', {
+      base: 'price and postage',
+      percent: 11.5,
+      fixed: '0.30',
+      steps: [{ from: '1000.00', percent: 3 }],
+    }),
     fee('listing', 'Listing fee', 'listing', { fixed: '0.35', per: 'listing' }),
     fee('payment', 'Payment fee', 'payment', { base: 'price and postage', percent: 2.2 }),
   ]),
@@ -61,7 +66,21 @@ interface Some {
 }
 
 function fee(id: string, label: string, kind: 'market' | 'payment' | 'listing', some: Some) {
-  return { id, label, kind, base: 'price', withTax: true, percent: 0, fixed: '0.00', min: null, max: null, steps: [], stepsApply: 'marginal', per: 'order', ...some }
+  return {
+    id,
+    label,
+    kind,
+    base: 'price',
+    withTax: true,
+    percent: 0,
+    fixed: '0.00',
+    min: null,
+    max: null,
+    steps: [],
+    stepsApply: 'marginal',
+    per: 'order',
+    ...some,
+  }
 }
 
 function schedule(market: string, currency: string, lines: ReturnType<typeof fee>[]) {

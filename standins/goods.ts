@@ -28,9 +28,17 @@ export function makeGoods(count: number, random: Chance): Goods[] {
   const all = archetypes.flatMap(variants)
   const printed = all.filter((g) => g.archetype.kind !== 'physical')
   const physical = all.filter((g) => g.archetype.kind === 'physical')
-  const chosen = [...shuffled(printed, random).slice(0, Math.floor(count * 0.2)), ...shuffled(physical, random)].slice(0, count)
+  const chosen = [...shuffled(printed, random).slice(0, Math.floor(count * 0.2)), ...shuffled(physical, random)].slice(
+    0,
+    count,
+  )
   if (chosen.length < count) throw new Error(`only ${chosen.length} different goods can be made`)
-  return shuffled(chosen, random).map((g, id) => ({ ...g, id, ...facts(g.archetype, g.pack, g.size, random), gtin: random.happens(0.9) ? gtin(id) : null }))
+  return shuffled(chosen, random).map((g, id) => ({
+    ...g,
+    id,
+    ...facts(g.archetype, g.pack, g.size, random),
+    gtin: random.happens(0.9) ? gtin(id) : null,
+  }))
 }
 
 type Variant = Pick<Goods, 'archetype' | 'size' | 'colour' | 'motif' | 'pack'>
@@ -41,7 +49,8 @@ const moreColours = ['grey', 'blue', 'yellow', 'ochre']
 function variants(archetype: Archetype): Variant[] {
   const list: Variant[] = []
   const physical = archetype.kind === 'physical'
-  const colours = physical && archetype.colours ? [...new Set([...archetype.colours, ...moreColours])] : archetype.colours
+  const colours =
+    physical && archetype.colours ? [...new Set([...archetype.colours, ...moreColours])] : archetype.colours
   const packs = archetype.packs ?? (physical ? [1, 2] : [1])
   for (const size of archetype.sizes ?? [null])
     for (const colour of colours ?? [null])
@@ -56,7 +65,8 @@ function facts(a: Archetype, pack: number, size: string | null, random: Chance) 
   const piece = a.price * sizeFactor * Math.exp(0.08 * random.normal())
   const packFactor = pack ** -0.12
   const roll = random.next()
-  const stage: TrueStage = roll < 0.14 ? 'Ripening' : roll < 0.26 ? 'Fading' : roll < 0.32 ? 'Sprouting' : roll < 0.37 ? 'Flash' : 'Ripe'
+  const stage: TrueStage =
+    roll < 0.14 ? 'Ripening' : roll < 0.26 ? 'Fading' : roll < 0.32 ? 'Sprouting' : roll < 0.37 ? 'Flash' : 'Ripe'
   return {
     price: Math.round(piece * pack * packFactor * 100) / 100,
     pieceCost: Math.max(0.03, Math.round(piece * a.cost * packFactor * Math.exp(0.12 * random.normal()) * 100) / 100),

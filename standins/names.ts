@@ -1,7 +1,59 @@
 import type { Chance } from './random'
 
-const first = ['Tern', 'Larkspur', 'Hedge', 'Quay', 'Sill', 'Moss', 'Bramble', 'Harbour', 'Linnet', 'Thistle', 'Wicker', 'Saltmarsh', 'Fennel', 'Rook', 'Clover', 'Pebble', 'Heron', 'Sorrel', 'Juniper', 'Plover', 'Catkin', 'Alder', 'Gorse', 'Marram', 'Teasel', 'Sparrow', 'Yarrow', 'Lantern', 'Kelp', 'Hazel']
-const second = ['& Trowel', '& Loam', 'End Co.', 'Perch', 'Life', '& Twine', 'Row', 'Goods', 'Yard', 'Bench', 'Potting', '& Daughters', 'Nook', 'Works', 'Supply', 'House', 'Lane', 'Shed', 'Terrace', 'Rail']
+const first = [
+  'Tern',
+  'Larkspur',
+  'Hedge',
+  'Quay',
+  'Sill',
+  'Moss',
+  'Bramble',
+  'Harbour',
+  'Linnet',
+  'Thistle',
+  'Wicker',
+  'Saltmarsh',
+  'Fennel',
+  'Rook',
+  'Clover',
+  'Pebble',
+  'Heron',
+  'Sorrel',
+  'Juniper',
+  'Plover',
+  'Catkin',
+  'Alder',
+  'Gorse',
+  'Marram',
+  'Teasel',
+  'Sparrow',
+  'Yarrow',
+  'Lantern',
+  'Kelp',
+  'Hazel',
+]
+const second = [
+  '& Trowel',
+  '& Loam',
+  'End Co.',
+  'Perch',
+  'Life',
+  '& Twine',
+  'Row',
+  'Goods',
+  'Yard',
+  'Bench',
+  'Potting',
+  '& Daughters',
+  'Nook',
+  'Works',
+  'Supply',
+  'House',
+  'Lane',
+  'Shed',
+  'Terrace',
+  'Rail',
+]
 const trade = ['Manufactory', 'Wholesale', 'Trading', 'Exports', 'Mill', 'Foundry', 'Print Works', 'Depot']
 
 /** Names of shops that do not exist, all different. */

@@ -7,11 +7,20 @@ const praise = ['NEW', 'lovely', 'great gift', 'top quality', 'free delivery', '
 export function sloppyTitle(goods: Goods, random: Chance, sloppiness = 1): string {
   const { archetype, size, colour, motif } = goods
   const noun = random.happens(0.3 * sloppiness) ? random.pick(archetype.also) : archetype.noun
-  const named = motif === null ? noun : archetype.kind === 'print on demand' ? `${motif} ${noun.replace(/\bbird /, '')}` : `${noun} ${motif}`
-  const parts = [size === null ? null : spaced(size, random), colour, packWords(goods.pack, random)].filter((p) => p !== null)
+  const named =
+    motif === null
+      ? noun
+      : archetype.kind === 'print on demand'
+        ? `${motif} ${noun.replace(/\bbird /, '')}`
+        : `${noun} ${motif}`
+  const parts = [size === null ? null : spaced(size, random), colour, packWords(goods.pack, random)].filter(
+    (p) => p !== null,
+  )
   if (random.happens(0.3 * sloppiness)) parts.reverse()
   const extra = random.happens(0.22 * sloppiness) ? [random.pick(praise)] : []
-  const title = random.happens(0.25 * sloppiness) ? [...extra, named, ...parts].join(' ') : [named, ...parts, ...extra].join(', ')
+  const title = random.happens(0.25 * sloppiness)
+    ? [...extra, named, ...parts].join(' ')
+    : [named, ...parts, ...extra].join(', ')
   const capital = title.charAt(0).toUpperCase() + title.slice(1)
   if (random.happens(0.06 * sloppiness)) return capital.toUpperCase()
   return random.happens(0.02 * sloppiness) ? misspelt(capital, random) : capital
@@ -24,7 +33,17 @@ function spaced(size: string, random: Chance): string {
 /** The pack in words; a single piece is mostly not mentioned. */
 export function packWords(pack: number, random: Chance): string | null {
   if (pack === 1) return null
-  const ways = [`pack of ${pack}`, `${pack}-pack`, `${pack} pack`, `set of ${pack}`, `${pack}pk`, `${pack} pcs`, `x${pack}`, `lot of ${pack}`, `${pack} pieces`]
+  const ways = [
+    `pack of ${pack}`,
+    `${pack}-pack`,
+    `${pack} pack`,
+    `set of ${pack}`,
+    `${pack}pk`,
+    `${pack} pcs`,
+    `x${pack}`,
+    `lot of ${pack}`,
+    `${pack} pieces`,
+  ]
   if (pack === 12) ways.push('dozen')
   if (pack === 2) ways.push('twin pack', 'pair')
   return random.pick(ways)

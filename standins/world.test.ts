@@ -17,12 +17,31 @@ beforeAll(async () => {
     const bytes = Buffer.from(file.content, file.encoding === 'utf-8' ? 'utf8' : 'latin1')
     const opened = await openFile(new File([bytes], file.name))
     const proposal = proposeMapping(opened, 0)
-    const mapping = { ...proposal.mapping, market: file.answers.market ?? null, currency: proposal.mapping.currency ?? file.answers.currency ?? null }
+    const mapping = {
+      ...proposal.mapping,
+      market: file.answers.market ?? null,
+      currency: proposal.mapping.currency ?? file.answers.currency ?? null,
+    }
     const result = await importRows(opened, mapping)
-    mappings[file.name] = { kind: mapping.kind, questions: proposal.questions.map((q) => q.about), rejected: result.rejected.length, taken: result.taken }
-    captures.push({ id: file.name, kind: mapping.kind, capturedOn: result.capturedOn, windowDays: mapping.windowDays, table: result.table })
+    mappings[file.name] = {
+      kind: mapping.kind,
+      questions: proposal.questions.map((q) => q.about),
+      rejected: result.rejected.length,
+      taken: result.taken,
+    }
+    captures.push({
+      id: file.name,
+      kind: mapping.kind,
+      capturedOn: result.capturedOn,
+      windowDays: mapping.windowDays,
+      table: result.table,
+    })
   }
-  catalog = buildCatalog(captures, { ...plainRules('EUR'), rates: demoRates, schedules: demoSchedules.map(scheduleFromJson) }, noCorrections)
+  catalog = buildCatalog(
+    captures,
+    { ...plainRules('EUR'), rates: demoRates, schedules: demoSchedules.map(scheduleFromJson) },
+    noCorrections,
+  )
 })
 
 test('the world is as large as promised and the same every time', () => {
@@ -35,17 +54,22 @@ test('the world is as large as promised and the same every time', () => {
   expect(markets).toHaveLength(5)
   const again = makeWorld()
   expect(again.listings[1234]).toEqual(world.listings[1234])
-  expect(makeWorld({ seed: 1, goods: 50, listings: 100, offers: 10, stores: 60 }).listings[7]?.title).not.toBe(world.listings[7]?.title)
+  expect(makeWorld({ seed: 1, goods: 50, listings: 100, offers: 10, stores: 60 }).listings[7]?.title).not.toBe(
+    world.listings[7]?.title,
+  )
 })
 
 test('it behaves like a trade: a fifth of listings makes 70–80 % of sales (common practice, no source)', () => {
   const units = world.listings.map((l) => l.daily.reduce<number>((a, b) => a + (b ?? 0), 0)).sort((a, b) => b - a)
-  const fifth = units.slice(0, Math.floor(units.length / 5)).reduce((a, b) => a + b, 0) / units.reduce((a, b) => a + b, 0)
+  const fifth =
+    units.slice(0, Math.floor(units.length / 5)).reduce((a, b) => a + b, 0) / units.reduce((a, b) => a + b, 0)
   expect(fifth).toBeGreaterThan(0.66)
   expect(fifth).toBeLessThan(0.84)
   expect(world.listings.some((l) => l.daily.includes(null))).toBe(true)
   expect(world.listings.some((l) => l.rating === null)).toBe(true)
-  expect(new Set(world.goods.map((g) => g.stage))).toEqual(new Set(['Ripe', 'Ripening', 'Fading', 'Sprouting', 'Flash']))
+  expect(new Set(world.goods.map((g) => g.stage))).toEqual(
+    new Set(['Ripe', 'Ripening', 'Fading', 'Sprouting', 'Flash']),
+  )
   expect(world.goods.every((g) => g.gtin === null || (isValidGtin(g.gtin) && g.gtin.startsWith('2')))).toBe(true)
 })
 
@@ -55,7 +79,11 @@ test('every file is read as what it is, with no question but those only a seller
     expect(m.questions).toEqual(['market'])
     expect(m.rejected).toBe(name === 'gavelhop-listings.csv' ? 1 : 0)
   }
-  expect(Object.values(mappings).filter((m) => m.kind === 'listings').reduce((n, m) => n + m.taken, 0)).toBe(world.listings.length)
+  expect(
+    Object.values(mappings)
+      .filter((m) => m.kind === 'listings')
+      .reduce((n, m) => n + m.taken, 0),
+  ).toBe(world.listings.length)
 })
 
 test('units of the last 30 days are the true ones, for every listing whose days were all counted', () => {
@@ -76,7 +104,9 @@ test('listings are joined with a precision of 0.97 or more against the truth', (
   const goods = new Map(world.listings.map((l) => [`${l.store.market.name}/${l.id}`, l.goods.id]))
   let [right, wrong] = [0, 0]
   for (const { listings } of catalog.items) {
-    listings.forEach((a, i) => listings.slice(i + 1).forEach((b) => (goods.get(a.key) === goods.get(b.key) ? right++ : wrong++)))
+    listings.forEach((a, i) =>
+      listings.slice(i + 1).forEach((b) => (goods.get(a.key) === goods.get(b.key) ? right++ : wrong++)),
+    )
   }
   expect(right / (right + wrong)).toBeGreaterThanOrEqual(0.97)
   const counts = new Map<number, number>()

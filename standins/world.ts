@@ -22,7 +22,14 @@ export const markets: readonly Market[] = [
   { name: 'Gavelhop', currency: 'GBP', rate: 0.86, kinds: ['physical'], weight: 3, weekly: false },
   { name: 'Fernhand', currency: 'EUR', rate: 1, kinds: ['print on demand', 'digital'], weight: 3.4, weekly: false },
   { name: 'Loopreel', currency: 'USD', rate: 1.09, kinds: ['physical', 'print on demand'], weight: 2, weekly: false },
-  { name: 'Openstall', currency: 'EUR', rate: 1, kinds: ['physical', 'print on demand', 'digital'], weight: 2, weekly: true },
+  {
+    name: 'Openstall',
+    currency: 'EUR',
+    rate: 1,
+    kinds: ['physical', 'print on demand', 'digital'],
+    weight: 2,
+    weekly: true,
+  },
 ]
 
 export interface Store {
@@ -92,7 +99,15 @@ export interface WorldSize {
 
 /** Makes a world: the same size and seed give the same world. */
 export function makeWorld(size: WorldSize = {}): World {
-  const { seed = 20260531, goods: goodsCount = 1500, listings: listingCount = 6200, stores: storeCount = 300, offers: offerCount = 900, days = 180, lastDay = '2026-05-31' } = size
+  const {
+    seed = 20260531,
+    goods: goodsCount = 1500,
+    listings: listingCount = 6200,
+    stores: storeCount = 300,
+    offers: offerCount = 900,
+    days = 180,
+    lastDay = '2026-05-31',
+  } = size
   const random = chance(seed)
   const firstDay = (dayOfIso(lastDay) ?? 0) - days + 1
   const goods = makeGoods(goodsCount, random)
@@ -111,9 +126,18 @@ function makeStores(count: number, today: number, random: Chance): Store[] {
   }))
 }
 
-function makeListings(goods: Goods[], stores: Store[], count: number, firstDay: number, days: number, random: Chance): StandinListing[] {
+function makeListings(
+  goods: Goods[],
+  stores: Store[],
+  count: number,
+  firstDay: number,
+  days: number,
+  random: Chance,
+): StandinListing[] {
   const listings: StandinListing[] = []
-  const wanted = goods.map((g) => Math.max(1, Math.round(Math.exp(0.55 + 0.33 * Math.log(g.demand + 0.2) + 0.55 * random.normal()))))
+  const wanted = goods.map((g) =>
+    Math.max(1, Math.round(Math.exp(0.55 + 0.33 * Math.log(g.demand + 0.2) + 0.55 * random.normal()))),
+  )
   const scale = count / wanted.reduce((a, b) => a + b, 0)
   goods.forEach((g, i) => {
     const fitting = stores.filter((s) => s.market.kinds.includes(g.archetype.kind))
@@ -126,7 +150,14 @@ function makeListings(goods: Goods[], stores: Store[], count: number, firstDay: 
   return listings
 }
 
-function listingsOf(g: Goods, sellers: Store[], from: number, firstDay: number, days: number, random: Chance): StandinListing[] {
+function listingsOf(
+  g: Goods,
+  sellers: Store[],
+  from: number,
+  firstDay: number,
+  days: number,
+  random: Chance,
+): StandinListing[] {
   const pulls = sellers.map((s) => s.pull * Math.exp(0.6 * random.normal()) * (random.happens(0.18) ? 0 : 1))
   const total = pulls.reduce((a, b) => a + b, 0) || 1
   return sellers.map((store, i) => {
@@ -145,7 +176,9 @@ function listingsOf(g: Goods, sellers: Store[], from: number, firstDay: number, 
       price: neat(g.price * store.priceFactor * exchange * Math.exp(0.07 * random.normal()), random),
       delivery: digital ? 0 : random.pick(currency === 'GBP' ? [0, 0, 2.95, 3.5] : [0, 0, 2.95, 3.95, 4.5]),
       listedOn: firstDay + days - age,
-      rating: random.happens(0.1) ? null : Math.max(1, Math.min(5, Math.round((4.35 + 0.45 * random.normal()) * 10) / 10)),
+      rating: random.happens(0.1)
+        ? null
+        : Math.max(1, Math.min(5, Math.round((4.35 + 0.45 * random.normal()) * 10) / 10)),
       reviews: Math.round(unitsTotal * random.between(0.08, 0.3)),
       unitsTotal,
       tags: tagsOf(g, random),
@@ -171,13 +204,23 @@ function dailyUnits(g: Goods, rate: number, firstDay: number, days: number, rand
 
 function makeOffers(goods: Goods[], count: number, random: Chance): StandinOffer[] {
   const suppliers = supplierNames(14, random)
-  const made = shuffled(goods.filter((g) => g.archetype.kind !== 'digital'), random)
+  const made = shuffled(
+    goods.filter((g) => g.archetype.kind !== 'digital'),
+    random,
+  )
   const offered = made.slice(0, Math.ceil(made.length * 0.62))
   return Array.from({ length: count }, (_, i) => {
     // Of most goods one or two offers; a third of all goods nobody in the hub supplies.
     const g = offered[i % offered.length] as Goods
     const printed = g.archetype.kind === 'print on demand'
-    const pack = printed || random.happens(0.62) ? g.pack : g.pack > 1 ? (random.happens(0.6) ? 1 : g.pack * 2) : random.pick([1, 1, 5, 10])
+    const pack =
+      printed || random.happens(0.62)
+        ? g.pack
+        : g.pack > 1
+          ? random.happens(0.6)
+            ? 1
+            : g.pack * 2
+          : random.pick([1, 1, 5, 10])
     const near = random.happens(0.3)
     const price = Math.max(0.1, g.pieceCost * pack * 1.09 * Math.exp(0.1 * random.normal()) * (near ? 1.25 : 1))
     const cents = (x: number) => Math.round(x * 100) / 100
@@ -192,7 +235,9 @@ function makeOffers(goods: Goods[], count: number, random: Chance): StandinOffer
       prices: [cents(price), cents(price * 0.9), cents(price * 0.78)],
       minOrder: printed ? 1 : random.pick([1, 1, 1, 5, 10]),
       delivery: printed ? 3.9 : random.pick([0, 2.4, 4.8, 9.5]),
-      lead: near ? random.pick(['3-5 days', '4 days', '2-4 days']) : random.pick(['7-10 days', '10-15 days', '12 days', '2-3 weeks']),
+      lead: near
+        ? random.pick(['3-5 days', '4 days', '2-4 days'])
+        : random.pick(['7-10 days', '10-15 days', '12 days', '2-3 weeks']),
       shipsFrom: near ? random.pick(['IE', 'PL', 'NL', 'DE']) : random.pick(['CN', 'CN', 'VN', 'TR']),
       stock: random.whole(0, 9000),
       orders: Math.round(Math.exp(random.between(1, 8))),
@@ -202,7 +247,18 @@ function makeOffers(goods: Goods[], count: number, random: Chance): StandinOffer
 }
 
 function tagsOf(g: Goods, random: Chance): string[] {
-  const pool = ['garden gift', 'balcony', 'bird lover', 'small garden', g.archetype.noun, ...g.archetype.also, g.motif ?? 'outdoor', g.colour ?? 'eco', 'new home gift', 'birthday']
+  const pool = [
+    'garden gift',
+    'balcony',
+    'bird lover',
+    'small garden',
+    g.archetype.noun,
+    ...g.archetype.also,
+    g.motif ?? 'outdoor',
+    g.colour ?? 'eco',
+    'new home gift',
+    'birthday',
+  ]
   return [...new Set(pool)].filter(() => random.happens(0.6)).slice(0, 13)
 }
 

@@ -128,7 +128,9 @@ function describe(group: Listing[], rows: MemberListing[], windowEnd: number, co
     units,
     unitsGrade: known.length ? worstGrade(known.map((r) => r.grade as NonNullable<typeof r.grade>)) : null,
     unitsKnown: known.length,
-    revenueE4: earning.length ? earning.reduce((sum, r) => sum + Math.round((r.units as number) * (r.priceE4 as number)), 0) : null,
+    revenueE4: earning.length
+      ? earning.reduce((sum, r) => sum + Math.round((r.units as number) * (r.priceE4 as number)), 0)
+      : null,
     sellThrough: wilsonInterval(known.filter((r) => (r.units as number) > 0).length, known.length),
     unitsPerListing: units === null ? null : units / known.length,
     ...ratingOf(rows),
@@ -158,7 +160,10 @@ function clearestTitle(titles: string[]): string {
   const counts = new Map<string, number>()
   for (const words of split) for (const w of words) counts.set(w, (counts.get(w) ?? 0) + 1)
   const typical = (i: number) => mean((split[i] ?? []).map((w) => counts.get(w) as number))
-  return list.reduce((best, title, i) => (better(typical(i), title, typical(list.indexOf(best)), best) ? title : best), list[0] ?? '')
+  return list.reduce(
+    (best, title, i) => (better(typical(i), title, typical(list.indexOf(best)), best) ? title : best),
+    list[0] ?? '',
+  )
 }
 
 function better(a: number, titleA: string, b: number, titleB: string): boolean {

@@ -2,29 +2,79 @@ import { buildCatalog, costOf, noCorrections, plainRules, repriceCatalog, type C
 import type { Capture, KindName } from '../intake'
 import { TableBuilder, type RowRecord } from '../tables'
 
-const numeric = new Set(['price', 'delivery', 'units', 'unitsTotal', 'rating', 'reviews', 'day', 'minOrder', 'leadDays'])
+const numeric = new Set([
+  'price',
+  'delivery',
+  'units',
+  'unitsTotal',
+  'rating',
+  'reviews',
+  'day',
+  'minOrder',
+  'leadDays',
+])
 
 function capture(id: string, kind: KindName, rows: RowRecord[], capturedOn = 20604, windowDays = 30): Capture {
   const names = [...new Set(rows.flatMap((r) => Object.keys(r)))]
-  const builder = new TableBuilder(names.map((name) => ({ name, type: numeric.has(name) ? ('number' as const) : ('text' as const) })))
+  const builder = new TableBuilder(
+    names.map((name) => ({ name, type: numeric.has(name) ? ('number' as const) : ('text' as const) })),
+  )
   for (const row of rows) builder.add(row)
   return { id, kind, capturedOn, windowDays, table: builder.finish() }
 }
-const listing = (id: string, some: RowRecord = {}): RowRecord => ({ market: 'Marrowgate', id, title: 'Clip-on window feeder, clear', store: `Store ${id}`, price: 120_000, currency: 'EUR', units: 4, ...some })
-const offer = (id: string, some: RowRecord = {}): RowRecord => ({ supplier: 'Sill Mill', id, title: 'Window feeder clip-on clear', tiers: '1:30000', price: 30_000, currency: 'EUR', minOrder: 1, delivery: 0, ...some })
+const listing = (id: string, some: RowRecord = {}): RowRecord => ({
+  market: 'Marrowgate',
+  id,
+  title: 'Clip-on window feeder, clear',
+  store: `Store ${id}`,
+  price: 120_000,
+  currency: 'EUR',
+  units: 4,
+  ...some,
+})
+const offer = (id: string, some: RowRecord = {}): RowRecord => ({
+  supplier: 'Sill Mill',
+  id,
+  title: 'Window feeder clip-on clear',
+  tiers: '1:30000',
+  price: 30_000,
+  currency: 'EUR',
+  minOrder: 1,
+  delivery: 0,
+  ...some,
+})
 const rules: SellerRules = { ...plainRules('EUR'), rates: [{ from: 'GBP', to: 'EUR', rate: 1.25, day: '2026-05-01' }] }
 const build = (captures: Capture[], r = rules, c: Corrections = noCorrections) => buildCatalog(captures, r, c)
 
 test('the same goods over markets are one item, in the home currency', () => {
-  const { items } = build([capture('a', 'listings', [listing('1'), listing('2', { market: 'Gavelhop', currency: 'GBP', price: 80_000, delivery: 16_000 }), listing('3', { title: 'Hand trowel, copper' })])])
+  const { items } = build([
+    capture('a', 'listings', [
+      listing('1'),
+      listing('2', { market: 'Gavelhop', currency: 'GBP', price: 80_000, delivery: 16_000 }),
+      listing('3', { title: 'Hand trowel, copper' }),
+    ]),
+  ])
   expect(items).toHaveLength(2)
   // 8.00 GBP × 1.25 = 10.00 EUR; delivered 9.60 × 1.25 = 12.00
-  expect(items[0]).toMatchObject({ priceLowE4: 100_000, priceHighE4: 120_000, units: 8, unitsGrade: 'reported', sellers: 2, markets: ['Gavelhop', 'Marrowgate'] })
+  expect(items[0]).toMatchObject({
+    priceLowE4: 100_000,
+    priceHighE4: 120_000,
+    units: 8,
+    unitsGrade: 'reported',
+    sellers: 2,
+    markets: ['Gavelhop', 'Marrowgate'],
+  })
   expect(items[0]?.listings[1]).toMatchObject({ deliveredE4: 120_000, original: { priceE4: 80_000, currency: 'GBP' } })
 })
 
 test('two different barcodes are never one item, nor packs of different size', () => {
-  const { items } = build([capture('a', 'listings', [listing('1', { gtin: '04006381333931' }), listing('2', { gtin: '00036000291452' }), listing('3', { title: 'Clip-on window feeder, clear, pack of 2' })])])
+  const { items } = build([
+    capture('a', 'listings', [
+      listing('1', { gtin: '04006381333931' }),
+      listing('2', { gtin: '00036000291452' }),
+      listing('3', { title: 'Clip-on window feeder, clear, pack of 2' }),
+    ]),
+  ])
   expect(items).toHaveLength(3)
 })
 
@@ -42,8 +92,24 @@ test('both sell-throughs: share of listings that sold, and units per listing', (
 })
 
 test('daily figures count before what a market reports; gaps make an estimate; another window is scaled', () => {
-  const days = (id: string, skip: number[] = []) => Array.from({ length: 60 }, (_, i) => i).filter((i) => !skip.includes(i)).map((i): RowRecord => ({ market: 'Marrowgate', id, day: 20545 + i, units: 2 }))
-  const { items } = build([capture('l', 'listings', [listing('1', { title: 'One' , units: 5 }), listing('2', { title: 'Two two', units: 5 }), listing('3', { title: 'Three three', units: 14 })], 20604, 7), capture('s', 'sales', [...days('1'), ...days('2', [40, 41, 42])])])
+  const days = (id: string, skip: number[] = []) =>
+    Array.from({ length: 60 }, (_, i) => i)
+      .filter((i) => !skip.includes(i))
+      .map((i): RowRecord => ({ market: 'Marrowgate', id, day: 20545 + i, units: 2 }))
+  const { items } = build([
+    capture(
+      'l',
+      'listings',
+      [
+        listing('1', { title: 'One', units: 5 }),
+        listing('2', { title: 'Two two', units: 5 }),
+        listing('3', { title: 'Three three', units: 14 }),
+      ],
+      20604,
+      7,
+    ),
+    capture('s', 'sales', [...days('1'), ...days('2', [40, 41, 42])]),
+  ])
   expect(items.map((i) => [i.units, i.unitsGrade])).toEqual([
     [60, 'counted'],
     [60, 'estimated'],
@@ -52,18 +118,36 @@ test('daily figures count before what a market reports; gaps make an estimate; a
 })
 
 test('sales alone make items too: their title, their last price', () => {
-  const rows = [7, 0, 14].map((d): RowRecord => ({ market: 'Openstall', id: 'T', title: 'Canned', day: 20500 + d, units: 70, price: d === 14 ? 9_000 : 8_000, currency: 'EUR' }))
+  const rows = [7, 0, 14].map((d): RowRecord => ({
+    market: 'Openstall',
+    id: 'T',
+    title: 'Canned',
+    day: 20500 + d,
+    units: 70,
+    price: d === 14 ? 9_000 : 8_000,
+    currency: 'EUR',
+  }))
   const item = build([capture('s', 'sales', rows)]).items[0]
   expect(item).toMatchObject({ key: 'Openstall/T', title: 'Canned', priceLowE4: 9_000 })
 })
 
 test('a newer import replaces what it knows and keeps what it does not say', () => {
-  const { items } = build([capture('new', 'listings', [listing('1', { price: 99_000, rating: null })], 20605), capture('old', 'listings', [listing('1', { rating: 4.5 })], 20500)])
+  const { items } = build([
+    capture('new', 'listings', [listing('1', { price: 99_000, rating: null })], 20605),
+    capture('old', 'listings', [listing('1', { rating: 4.5 })], 20500),
+  ])
   expect(items[0]).toMatchObject({ priceLowE4: 99_000, rating: 4.5 })
 })
 
 describe('costing an item', () => {
-  const captures = [capture('l', 'listings', [listing('1'), listing('2', { price: 110_000 })]), capture('o', 'offers', [offer('A'), offer('B', { title: 'Window feeder clip-on clear pack of 4', tiers: '1:80000' }), offer('C', { title: 'Window feeder clip-on, green', tiers: '1:10000' })])]
+  const captures = [
+    capture('l', 'listings', [listing('1'), listing('2', { price: 110_000 })]),
+    capture('o', 'offers', [
+      offer('A'),
+      offer('B', { title: 'Window feeder clip-on clear pack of 4', tiers: '1:80000' }),
+      offer('C', { title: 'Window feeder clip-on, green', tiers: '1:10000' }),
+    ]),
+  ]
 
   test('the cheapest offer a piece of the same goods counts; another variant does not', () => {
     const item = build(captures).items[0]
@@ -88,7 +172,10 @@ describe('costing an item', () => {
   })
   test('what is not known is said: no fees, no offer', () => {
     const item = build([captures[0] as Capture]).items[0]
-    expect(item && costOf(item, 'Marrowgate', rules, noCorrections).notes).toEqual(['no fees are entered for Marrowgate', 'no supplier offer is known'])
+    expect(item && costOf(item, 'Marrowgate', rules, noCorrections).notes).toEqual([
+      'no fees are entered for Marrowgate',
+      'no supplier offer is known',
+    ])
     expect(item?.best).toBeNull()
   })
 })

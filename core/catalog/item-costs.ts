@@ -26,7 +26,14 @@ export interface CostBasis {
 /** The costs of selling an item on one of its markets. */
 export function costOf(item: Item, market: string, rules: SellerRules, corrections: Corrections): ItemCost {
   const packs = { sold: item.pack, bought: item.offerPack }
-  return itemCost({ rules, market, kind: item.kind, offer: item.offer?.offer ?? null, packs, own: corrections.costs[item.key] })
+  return itemCost({
+    rules,
+    market,
+    kind: item.kind,
+    offer: item.offer?.offer ?? null,
+    packs,
+    own: corrections.costs[item.key],
+  })
 }
 
 /**
@@ -49,7 +56,14 @@ function fromRules({ rules, market, kind, offer, packs }: Omit<CostBasis, 'own'>
     else notes.push(`no rate for the fees of ${market} (${schedule.currency})`)
   } else notes.push(`no fees are entered for ${market}`)
   if (kind === 'digital') {
-    Object.assign(inputs, { tiers: [], postageOutE4: 0, packingE4: 0, fulfilmentE4: 0, storagePerMonthE4: 0, costPerReturnE4: 0 })
+    Object.assign(inputs, {
+      tiers: [],
+      postageOutE4: 0,
+      packingE4: 0,
+      fulfilmentE4: 0,
+      storagePerMonthE4: 0,
+      costPerReturnE4: 0,
+    })
     return { inputs, notes }
   }
   if (kind === 'printed') Object.assign(inputs, { orderQuantity: 1, postageOutE4: 0, packingE4: 0, recoveredRatio: 0 })
@@ -70,7 +84,9 @@ function fromRules({ rules, market, kind, offer, packs }: Omit<CostBasis, 'own'>
   return { inputs, notes }
 }
 
-function scaleFee<T extends { fixedE4: number; minE4: number | null; maxE4: number | null; steps: { fromE4: number; ratio: number }[] }>(line: T, rate: number): T {
+function scaleFee<
+  T extends { fixedE4: number; minE4: number | null; maxE4: number | null; steps: { fromE4: number; ratio: number }[] },
+>(line: T, rate: number): T {
   if (rate === 1) return line
   const scale = (e4: number) => Math.round(e4 * rate)
   return {

@@ -73,11 +73,17 @@ function takeListings(capture: Capture, byKey: Map<string, Listing>): void {
 function takeSales(capture: Capture, byKey: Map<string, Listing>): void {
   const { table } = capture
   const read = rowReader(table)
-  const [market, id, price, day] = [textColumn(table, 'market'), textColumn(table, 'id'), numbers(table, 'price'), numbers(table, 'day')]
+  const [market, id, price, day] = [
+    textColumn(table, 'market'),
+    textColumn(table, 'id'),
+    numbers(table, 'price'),
+    numbers(table, 'day'),
+  ]
   const latest = new Map<string, number>()
   let listing: Listing | null = null
   for (let row = 0; row < table.rows; row++) {
-    const goesOn = listing !== null && market.codes[row] === market.codes[row - 1] && id.codes[row] === id.codes[row - 1]
+    const goesOn =
+      listing !== null && market.codes[row] === market.codes[row - 1] && id.codes[row] === id.codes[row - 1]
     if (!goesOn) {
       listing = listingOf(read, row, capture, byKey)
       for (const name of ['title', 'store', 'category', 'gtin'] as const) listing[name] ??= read.text(name, row)

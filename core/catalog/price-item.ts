@@ -13,19 +13,42 @@ export function priceItem(item: Item, rules: SellerRules, corrections: Correctio
   const profits = item.markets.flatMap((market): MarketProfit[] => {
     const lowestE4 = lowestOn(item, market)
     if (lowestE4 === null) return []
-    const { inputs } = itemCost({ rules, market, kind: item.kind, offer: chosen.offer?.offer ?? null, packs: { sold: pack, bought: chosen.pack }, own: corrections.costs[item.key] })
+    const { inputs } = itemCost({
+      rules,
+      market,
+      kind: item.kind,
+      offer: chosen.offer?.offer ?? null,
+      packs: { sold: pack, bought: chosen.pack },
+      own: corrections.costs[item.key],
+    })
     checkInputs(inputs)
     const { profitE4, netRevenueE4 } = workOut(inputs, lowestE4, true)
-    return [{ market, lowestE4, profitE4, margin: profitE4 === null || netRevenueE4 <= 0 ? null : profitE4 / netRevenueE4 }]
+    return [
+      { market, lowestE4, profitE4, margin: profitE4 === null || netRevenueE4 <= 0 ? null : profitE4 / netRevenueE4 },
+    ]
   })
-  const best = profits.reduce<MarketProfit | null>((a, b) => (b.profitE4 !== null && (a === null || b.profitE4 > (a.profitE4 ?? 0)) ? b : a), null)
-  const priced = { ...item, pack, packFrom, offer: chosen.offer, offerPack: chosen.pack, landedE4: chosen.landedE4, profits, best }
+  const best = profits.reduce<MarketProfit | null>(
+    (a, b) => (b.profitE4 !== null && (a === null || b.profitE4 > (a.profitE4 ?? 0)) ? b : a),
+    null,
+  )
+  const priced = {
+    ...item,
+    pack,
+    packFrom,
+    offer: chosen.offer,
+    offerPack: chosen.pack,
+    landedE4: chosen.landedE4,
+    profits,
+    best,
+  }
   return { ...priced, worth: worthOf(measuresOf(priced), rules.worth) }
 }
 
 /** The lowest delivered price on a market; null where no listing there has a price. */
 export function lowestOn(item: Item, market: string): number | null {
-  const prices = item.listings.flatMap((l) => (l.market === market && l.deliveredE4 !== null && l.deliveredE4 > 0 ? [l.deliveredE4] : []))
+  const prices = item.listings.flatMap((l) =>
+    l.market === market && l.deliveredE4 !== null && l.deliveredE4 > 0 ? [l.deliveredE4] : [],
+  )
   return prices.length ? Math.min(...prices) : null
 }
 
@@ -49,11 +72,24 @@ function chooseOffer(
 ): { offer: OfferMatch | null; pack: number; landedE4: number | null } {
   const packOf = (m: OfferMatch) => corrections.packs[m.offer.key] ?? m.offer.pack
   const landed = (m: OfferMatch | null, pack: number): { landedE4: number | null } =>
-    workOut(itemCost({ rules, market: item.markets[0] ?? '', kind: item.kind, offer: m?.offer ?? null, packs: { sold: item.pack, bought: pack }, own: corrections.costs[item.key] }).inputs, 0, true)
+    workOut(
+      itemCost({
+        rules,
+        market: item.markets[0] ?? '',
+        kind: item.kind,
+        offer: m?.offer ?? null,
+        packs: { sold: item.pack, bought: pack },
+        own: corrections.costs[item.key],
+      }).inputs,
+      0,
+      true,
+    )
   if (item.kind === 'digital') return { offer: null, pack: 1, landedE4: landed(null, 1).landedE4 }
   const said = corrections.offers[item.key]
   if (said === '') return { offer: null, pack: 1, landedE4: landed(null, 1).landedE4 }
-  const candidates = said ? item.offers.filter((m) => m.offer.key === said) : item.offers.filter((m) => m.verdict === 'same')
+  const candidates = said
+    ? item.offers.filter((m) => m.offer.key === said)
+    : item.offers.filter((m) => m.verdict === 'same')
   const costed = candidates
     .map((offer) => ({ offer, pack: packOf(offer), landedE4: landed(offer, packOf(offer)).landedE4 }))
     .sort((a, b) => (a.landedE4 ?? Infinity) - (b.landedE4 ?? Infinity))

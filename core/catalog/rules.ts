@@ -31,7 +31,15 @@ export const noCorrections: Corrections = { packs: {}, offers: {}, costs: {} }
 
 /** Rules of a fresh workspace: no tax, no fees known, nothing assumed that the user did not say. */
 export function plainRules(homeCurrency: string): SellerRules {
-  const { currency: _c, tiers: _t, fees: _f, packSold: _s, packBought: _b, supplierDeliveryE4: _d, ...costs } = blankInputs(homeCurrency)
+  const {
+    currency: _c,
+    tiers: _t,
+    fees: _f,
+    packSold: _s,
+    packBought: _b,
+    supplierDeliveryE4: _d,
+    ...costs
+  } = blankInputs(homeCurrency)
   return {
     homeCurrency,
     rates: [],

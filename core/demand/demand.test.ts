@@ -1,6 +1,16 @@
 import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
-import { addSeries, mannKendall, poissonGrowth, stageOfLife, sumWindow, theilSenSlope, weeklyLogMeans, wilsonInterval, type UnitSeries } from '.'
+import {
+  addSeries,
+  mannKendall,
+  poissonGrowth,
+  stageOfLife,
+  sumWindow,
+  theilSenSlope,
+  weeklyLogMeans,
+  wilsonInterval,
+  type UnitSeries,
+} from '.'
 
 /** Made by scripts/fixtures/reference.R with R 4.2.2. */
 const r = JSON.parse(readFileSync(new URL('./fixtures/r-reference.json', import.meta.url), 'utf8')) as {
@@ -31,7 +41,8 @@ test('merge counting agrees with counting pairs', () => {
   fc.assert(
     fc.property(fc.array(fc.integer({ min: 0, max: 9 }), { minLength: 3, maxLength: 60 }), (x) => {
       let s = 0
-      for (let i = 0; i < x.length; i++) for (let j = i + 1; j < x.length; j++) s += Math.sign((x[j] as number) - (x[i] as number))
+      for (let i = 0; i < x.length; i++)
+        for (let j = i + 1; j < x.length; j++) s += Math.sign((x[j] as number) - (x[i] as number))
       expect(mannKendall(x)?.s).toBe(s)
     }),
   )
@@ -44,7 +55,10 @@ test.each(r.wilson)('Wilson interval of $hits of $of agrees with R prop.test', (
 })
 
 test('81 of 263 (Newcombe 1998), and the share of nothing is unknown', () => {
-  expect(wilsonInterval(81, 263)).toMatchObject({ low: expect.closeTo(0.2553, 4) as number, high: expect.closeTo(0.3662, 4) as number })
+  expect(wilsonInterval(81, 263)).toMatchObject({
+    low: expect.closeTo(0.2553, 4) as number,
+    high: expect.closeTo(0.3662, 4) as number,
+  })
   expect(wilsonInterval(0, 0)).toBeNull()
   expect((wilsonInterval(3, 3)?.low ?? 1) < (wilsonInterval(170, 200)?.low ?? 0)).toBe(true)
 })
@@ -57,7 +71,11 @@ test.each(r.growth)('growth $earlier → $later (exposure $exposure) agrees with
 })
 test('growth from nothing has no ratio', () => expect(poissonGrowth(5, 0).ratio).toBeNull())
 
-const daily = (values: (number | null)[], start = 20000): UnitSeries => ({ start, stepDays: 1, values: Float64Array.from(values, (v) => v ?? NaN) })
+const daily = (values: (number | null)[], start = 20000): UnitSeries => ({
+  start,
+  stepDays: 1,
+  values: Float64Array.from(values, (v) => v ?? NaN),
+})
 
 test('a gap is not zero: it is left out of sums and means', () => {
   const s = daily([1, 2, null, 4])
@@ -83,7 +101,10 @@ test('sums over listings: known where any is, never NaN spoiling a figure', () =
 })
 
 test('days and weeks together become weeks that end on the same day', () => {
-  const days = daily(Array.from({ length: 14 }, () => 2), 100)
+  const days = daily(
+    Array.from({ length: 14 }, () => 2),
+    100,
+  )
   const weeks: UnitSeries = { start: 100, stepDays: 7, values: Float64Array.from([10, 20]) }
   expect([...(addSeries([days, weeks])?.values ?? [])]).toEqual([24, 34])
 })
@@ -94,7 +115,8 @@ test('weekly log means are taken of the days that are known', () => {
 })
 
 describe('stage of life', () => {
-  const wave = (n: number, f: (i: number) => number) => daily(Array.from({ length: n }, (_, i) => Math.round(f(i) + (i % 3) - 1)))
+  const wave = (n: number, f: (i: number) => number) =>
+    daily(Array.from({ length: n }, (_, i) => Math.round(f(i) + (i % 3) - 1)))
   test.each([
     ['Unclear', wave(20, () => 5)],
     ['Unclear', daily(Array.from({ length: 180 }, (_, i) => (i % 30 === 0 ? 1 : 0)))],
@@ -105,7 +127,17 @@ describe('stage of life', () => {
     ['Sprouting', daily(Array.from({ length: 180 }, (_, i) => (i < 130 ? 0 : i - 125)))],
   ])('%s', (stage, series) => expect(stageOfLife(series).stage).toBe(stage))
   test('Seasonal only where two years showed it', () => {
-    expect(stageOfLife(wave(180, () => 10), 0.9).stage).toBe('Seasonal')
-    expect(stageOfLife(wave(180, () => 10), null).stage).toBe('Ripe')
+    expect(
+      stageOfLife(
+        wave(180, () => 10),
+        0.9,
+      ).stage,
+    ).toBe('Seasonal')
+    expect(
+      stageOfLife(
+        wave(180, () => 10),
+        null,
+      ).stage,
+    ).toBe('Ripe')
   })
 })

@@ -18,7 +18,7 @@ export interface MannKendall {
  * @returns null with fewer than three values
  */
 export function mannKendall(values: ArrayLike<number>): MannKendall | null {
-  const x = Float64Array.from(values as ArrayLike<number>).filter((v) => !Number.isNaN(v))
+  const x = Float64Array.from(values).filter((v) => !Number.isNaN(v))
   const n = x.length
   if (n < 3) return null
   const pairs = (n * (n - 1)) / 2

@@ -18,5 +18,9 @@ export function wilsonInterval(hits: number, of: number, z = 1.959963984540054):
   const z2 = z * z
   const middle = p + z2 / (2 * of)
   const spread = z * Math.sqrt((p * (1 - p)) / of + z2 / (4 * of * of))
-  return { ratio: p, low: Math.max(0, (middle - spread) / (1 + z2 / of)), high: Math.min(1, (middle + spread) / (1 + z2 / of)) }
+  return {
+    ratio: p,
+    low: Math.max(0, (middle - spread) / (1 + z2 / of)),
+    high: Math.min(1, (middle + spread) / (1 + z2 / of)),
+  }
 }

@@ -20,12 +20,21 @@ export const shippedCuts: readonly Cut[] = [
   {
     name: 'Fresh and rising',
     ships: true,
-    query: { ...emptyQuery, limits: { growth: [0.2, null] }, stages: ['Sprouting', 'Ripening'], sort: { by: 'growth', descending: true } },
+    query: {
+      ...emptyQuery,
+      limits: { growth: [0.2, null] },
+      stages: ['Sprouting', 'Ripening'],
+      sort: { by: 'growth', descending: true },
+    },
   },
   {
     name: 'Fat margin, slow',
     ships: true,
-    query: { ...emptyQuery, limits: { units: [null, 60], profit: [5, null], margin: [0.2, null] }, sort: { by: 'profit', descending: true } },
+    query: {
+      ...emptyQuery,
+      limits: { units: [null, 60], profit: [5, null], margin: [0.2, null] },
+      sort: { by: 'profit', descending: true },
+    },
   },
 ]
 
@@ -33,7 +42,8 @@ export const shippedCuts: readonly Cut[] = [
 export function readCut(json: unknown): Cut {
   const o = json as { name?: unknown; query?: Partial<Query> } | null
   const q = o?.query
-  if (typeof o?.name !== 'string' || o.name.trim() === '' || typeof q !== 'object' || q === null) throw bad('it has no name or no limits')
+  if (typeof o?.name !== 'string' || o.name.trim() === '' || typeof q !== 'object' || q === null)
+    throw bad('it has no name or no limits')
   const texts = (list: unknown) => (Array.isArray(list) ? list.filter((v): v is string => typeof v === 'string') : [])
   const limits: Query['limits'] = {}
   for (const [name, span] of Object.entries(q.limits ?? {})) {

@@ -1,5 +1,18 @@
 import fc from 'fast-check'
-import { binOf, emptyQuery, Finder, findRow, measure, measures, readCut, shippedCuts, strips, valueAt, placeOf, type Query } from '.'
+import {
+  binOf,
+  emptyQuery,
+  Finder,
+  findRow,
+  measure,
+  measures,
+  readCut,
+  shippedCuts,
+  strips,
+  valueAt,
+  placeOf,
+  type Query,
+} from '.'
 import { buildCatalog, noCorrections, plainRules, type Item } from '../catalog'
 import { TableBuilder } from '../tables'
 
@@ -8,18 +21,38 @@ const categories = ['Garden / Birds / Feeders', 'Garden / Balcony', 'Paper / Pri
 
 /** Items with every sort of gap, from a small deterministic list. */
 function makeItems(n: number): Item[] {
-  const builder = new TableBuilder([...['market', 'id', 'title', 'store', 'currency', 'category'].map((name) => ({ name, type: 'text' as const })), ...['price', 'units', 'rating', 'reviews'].map((name) => ({ name, type: 'number' as const }))])
+  const builder = new TableBuilder([
+    ...['market', 'id', 'title', 'store', 'currency', 'category'].map((name) => ({ name, type: 'text' as const })),
+    ...['price', 'units', 'rating', 'reviews'].map((name) => ({ name, type: 'number' as const })),
+  ])
   for (let i = 0; i < n; i++) {
-    builder.add({ market: markets[i % 3] ?? '', id: String(i), title: `thing${i} word${i % 4}`, store: `S${i % 5}`, currency: 'EUR', category: i % 7 ? (categories[i % 3] ?? null) : null, price: i % 11 ? 10_000 + i * 3_700 : 1_000_000, units: i % 5 ? (i * 13) % 200 : null, rating: i % 4 ? 2.5 + (i % 26) / 10 : null, reviews: i })
+    builder.add({
+      market: markets[i % 3] ?? '',
+      id: String(i),
+      title: `thing${i} word${i % 4}`,
+      store: `S${i % 5}`,
+      currency: 'EUR',
+      category: i % 7 ? (categories[i % 3] ?? null) : null,
+      price: i % 11 ? 10_000 + i * 3_700 : 1_000_000,
+      units: i % 5 ? (i * 13) % 200 : null,
+      rating: i % 4 ? 2.5 + (i % 26) / 10 : null,
+      reviews: i,
+    })
   }
-  return buildCatalog([{ id: 'x', kind: 'listings', capturedOn: 20000, windowDays: 30, table: builder.finish() }], plainRules('EUR'), noCorrections).items
+  return buildCatalog(
+    [{ id: 'x', kind: 'listings', capturedOn: 20000, windowDays: 30, table: builder.finish() }],
+    plainRules('EUR'),
+    noCorrections,
+  ).items
 }
 const items = makeItems(200)
 
 const span = fc.oneof(fc.constant(null), fc.double({ min: 0, max: 100, noNaN: true }))
 const query: fc.Arbitrary<Query> = fc.record({
   words: fc.constantFrom('', 'word1', 'thing1 s2', 'nothing'),
-  limits: fc.dictionary(fc.constantFrom('price', 'units', 'rating', 'sellThrough', 'sellers'), fc.tuple(span, span), { maxKeys: 3 }),
+  limits: fc.dictionary(fc.constantFrom('price', 'units', 'rating', 'sellThrough', 'sellers'), fc.tuple(span, span), {
+    maxKeys: 3,
+  }),
   markets: fc.subarray(markets),
   categories: fc.subarray(['Garden', 'Garden / Birds', 'Paper / Printables']),
   stages: fc.constantFrom([], ['Unclear']),
@@ -36,9 +69,13 @@ function passes(item: Item, q: Query, except = ''): boolean {
   const text = `${item.category ?? ''} ${item.listings.map((l) => `${l.title} ${l.store}`).join(' ')}`.toLowerCase()
   return (
     Object.entries(q.limits).every(([name, s]) => inside(name, s)) &&
-    q.words.toLowerCase().split(' ').every((w) => text.includes(w)) &&
+    q.words
+      .toLowerCase()
+      .split(' ')
+      .every((w) => text.includes(w)) &&
     (except === 'markets' || q.markets.length === 0 || item.markets.some((m) => q.markets.includes(m))) &&
-    (q.categories.length === 0 || q.categories.some((c) => item.category === c || item.category?.startsWith(`${c} / `))) &&
+    (q.categories.length === 0 ||
+      q.categories.some((c) => item.category === c || item.category?.startsWith(`${c} / `))) &&
     (q.stages.length === 0 || q.stages.includes(item.stage))
   )
 }
@@ -59,7 +96,8 @@ test('a run of queries on one finder agrees with reading item by item', () => {
           expect(s.unknown).toBe(others.length - known.length)
           expect(s.wouldReturn).toBe(others.length - naive.length)
         }
-        for (const m of answer.markets) expect(m.count).toBe(items.filter((i) => passes(i, q, 'markets') && i.markets.includes(m.value)).length)
+        for (const m of answer.markets)
+          expect(m.count).toBe(items.filter((i) => passes(i, q, 'markets') && i.markets.includes(m.value)).length)
       }
     }),
     { numRuns: 60 },
@@ -94,12 +132,21 @@ test('bins: every known value has one, the ends take what lies beyond', () => {
 test('Cuts survive their file; a damaged one is refused with the reason', () => {
   for (const cut of shippedCuts) expect(readCut(JSON.parse(JSON.stringify(cut)))).toEqual({ ...cut, ships: false })
   expect(() => readCut({ name: 'x', query: { limits: { luck: [0, 1] } } })).toThrow('there is no measure luck')
-  expect(() => readCut({ name: 'x', query: { limits: { price: ['1', 2] } } })).toThrow('the limit of price is not two numbers')
+  expect(() => readCut({ name: 'x', query: { limits: { price: ['1', 2] } } })).toThrow(
+    'the limit of price is not two numbers',
+  )
   expect(() => readCut(null)).toThrow(expect.objectContaining({ code: 'cut-invalid' }))
 })
 
 test('a row says what the item says, and no more', () => {
   const row = findRow(items[1] as Item)
-  expect(row).toMatchObject({ key: items[1]?.key, units: items[1]?.units, listings: 1, trend: [], stage: 'Unclear', profitE4: null })
+  expect(row).toMatchObject({
+    key: items[1]?.key,
+    units: items[1]?.units,
+    listings: 1,
+    trend: [],
+    stage: 'Unclear',
+    profitE4: null,
+  })
   expect(measures.map((m) => m.name)).toHaveLength(new Set(measures.map((m) => m.name)).size)
 })

@@ -34,7 +34,8 @@ export interface FindRow {
 }
 
 export function findRow(item: Item): FindRow {
-  const { key, title, picture, kind, markets, sellers, priceLowE4, priceHighE4, units, unitsGrade, stage, landedE4 } = item
+  const { key, title, picture, kind, markets, sellers, priceLowE4, priceHighE4, units, unitsGrade, stage, landedE4 } =
+    item
   return {
     key, title, picture, kind, markets, sellers, priceLowE4, priceHighE4, units, unitsGrade, stage, landedE4,
     listings: item.listings.length,

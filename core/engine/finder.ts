@@ -3,7 +3,15 @@ import { binOf, bins, measure, measures, strips } from './measures'
 import type { Answer, FacetCount, Query, Span } from './query'
 
 /** Bits of the mask that say which limits a row fails: one a strip, then words, market, category, stage, kind and all other measures. */
-const bit = { words: 1 << 16, markets: 1 << 17, categories: 1 << 18, stages: 1 << 19, kinds: 1 << 20, others: 1 << 21, hidden: 1 << 22 }
+const bit = {
+  words: 1 << 16,
+  markets: 1 << 17,
+  categories: 1 << 18,
+  stages: 1 << 19,
+  kinds: 1 << 20,
+  others: 1 << 21,
+  hidden: 1 << 22,
+}
 
 /**
  * Answers queries over items. Each row keeps a mask of the limits it fails; when one limit moves only its bit is worked out
@@ -72,7 +80,9 @@ export class Finder {
       this.#setBit(bit.others, (i) => tests.some((test) => test(i)))
     }
     if (changed(query.words, before?.words)) {
-      const words = fold(query.words).split(/\s+/).filter((w) => w !== '')
+      const words = fold(query.words)
+        .split(/\s+/)
+        .filter((w) => w !== '')
       this.#setBit(bit.words, (i) => !words.every((w) => (this.#haystacks[i] as string).includes(w)))
     }
     const set = (name: 'markets' | 'categories' | 'stages' | 'kinds', values: (i: Item) => string[]) => {
@@ -89,7 +99,8 @@ export class Finder {
 
   #setBit(which: number, fails: (i: number) => boolean): void {
     const mask = this.#mask
-    for (let i = 0; i < mask.length; i++) mask[i] = fails(i) ? (mask[i] as number) | which : (mask[i] as number) & ~which
+    for (let i = 0; i < mask.length; i++)
+      mask[i] = fails(i) ? (mask[i] as number) | which : (mask[i] as number) & ~which
   }
 
   /** Unknown values last, whichever way it is sorted; ties by title, so that the order never jumps. */

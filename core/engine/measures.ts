@@ -17,19 +17,69 @@ const major = (e4: number | null | undefined) => (e4 == null ? null : e4 / 10_00
 
 /** Every measure of an item. Strips, columns, sort orders and Cuts follow from this table. */
 export const measures: readonly Measure[] = [
-  { name: 'price', label: 'Price', format: 'money', of: (i) => major(i.priceLowE4), scale: { from: 1, to: 200, kind: 'log' }, band: [5, 40] },
-  { name: 'units', label: 'Units, 30 d', format: 'count', of: (i) => i.units, scale: { from: 1, to: 2000, kind: 'log' }, band: [60, null] },
-  { name: 'growth', label: 'Growth, 28 d', format: 'percent', of: (i) => i.life?.growth ?? null, scale: { from: -1, to: 1, kind: 'linear' }, band: [0, null] },
-  { name: 'sellThrough', label: 'Listings sold', format: 'percent', of: (i) => i.sellThrough?.ratio ?? null, scale: { from: 0, to: 1, kind: 'linear' }, band: [0.6, null] },
-  { name: 'rating', label: 'Rating', format: 'rating', of: (i) => i.rating, scale: { from: 2.5, to: 5, kind: 'linear' }, band: [4, null] },
-  { name: 'profit', label: 'Profit', format: 'signed money', of: (i) => major(i.best?.profitE4), scale: { from: -5, to: 25, kind: 'linear' }, band: [5, null] },
+  {
+    name: 'price',
+    label: 'Price',
+    format: 'money',
+    of: (i) => major(i.priceLowE4),
+    scale: { from: 1, to: 200, kind: 'log' },
+    band: [5, 40],
+  },
+  {
+    name: 'units',
+    label: 'Units, 30 d',
+    format: 'count',
+    of: (i) => i.units,
+    scale: { from: 1, to: 2000, kind: 'log' },
+    band: [60, null],
+  },
+  {
+    name: 'growth',
+    label: 'Growth, 28 d',
+    format: 'percent',
+    of: (i) => i.life?.growth ?? null,
+    scale: { from: -1, to: 1, kind: 'linear' },
+    band: [0, null],
+  },
+  {
+    name: 'sellThrough',
+    label: 'Listings sold',
+    format: 'percent',
+    of: (i) => i.sellThrough?.ratio ?? null,
+    scale: { from: 0, to: 1, kind: 'linear' },
+    band: [0.6, null],
+  },
+  {
+    name: 'rating',
+    label: 'Rating',
+    format: 'rating',
+    of: (i) => i.rating,
+    scale: { from: 2.5, to: 5, kind: 'linear' },
+    band: [4, null],
+  },
+  {
+    name: 'profit',
+    label: 'Profit',
+    format: 'signed money',
+    of: (i) => major(i.best?.profitE4),
+    scale: { from: -5, to: 25, kind: 'linear' },
+    band: [5, null],
+  },
   { name: 'margin', label: 'Margin', format: 'percent', of: (i) => i.best?.margin ?? null },
   { name: 'unitsPerListing', label: 'Units a listing', format: 'number', of: (i) => i.unitsPerListing },
   { name: 'sellers', label: 'Sellers', format: 'count', of: (i) => i.sellers },
   { name: 'listings', label: 'Listings', format: 'count', of: (i) => i.listings.length },
   { name: 'revenue', label: 'Sales, 30 d', format: 'money', of: (i) => major(i.revenueE4) },
   { name: 'landed', label: 'Landed cost', format: 'money', of: (i) => major(i.landedE4) },
-  { name: 'profitMonth', label: 'Profit a month, shared', format: 'signed money', of: (i) => (i.best?.profitE4 == null || i.units === null ? null : ((i.best.profitE4 / 10_000) * i.units) / (i.listings.length + 1)) },
+  {
+    name: 'profitMonth',
+    label: 'Profit a month, shared',
+    format: 'signed money',
+    of: (i) =>
+      i.best?.profitE4 == null || i.units === null
+        ? null
+        : ((i.best.profitE4 / 10_000) * i.units) / (i.listings.length + 1),
+  },
   { name: 'room', label: 'Room', format: 'percent', of: (i) => i.room.openness },
   { name: 'worth', label: 'Worth', format: 'score', of: (i) => i.worth.value },
 ]

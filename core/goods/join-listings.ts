@@ -56,10 +56,14 @@ function joinAlike(groups: Groups, signatures: TitleSignature[], firstOf: number
   })
   for (const bunch of bunches.values()) {
     if (bunch.length < 2) continue
-    const index = new TitleIndex(bunch.map((i) => signatures[i] as TitleSignature), weights)
+    const index = new TitleIndex(
+      bunch.map((i) => signatures[i] as TitleSignature),
+      weights,
+    )
     bunch.forEach((i, place) => {
       for (const { at, likeness } of index.find(signatures[i] as TitleSignature, 6, sameFrom)) {
-        if (at > place && likeness.verdict === 'same') groups.join(firstOf[i] as number, firstOf[bunch[at] as number] as number)
+        if (at > place && likeness.verdict === 'same')
+          groups.join(firstOf[i] as number, firstOf[bunch[at] as number] as number)
       }
     })
   }

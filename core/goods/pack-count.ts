@@ -5,7 +5,17 @@ export interface PackCount {
 }
 
 const words: Record<string, number> = {
-  two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, twelve: 12, twenty: 20,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  twelve: 12,
+  twenty: 20,
 }
 const number = '(\\d{1,4}|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty)'
 const container = '(?:pack|pk|packs|set|sets|lot|box|bundle|bag|case|multipack|job lot|joblot|bulk)'
@@ -15,8 +25,17 @@ const piece = '(?:pcs|pc|pieces|piece|count|ct|units|packs|pack|pk|pks|pkt|stk|p
 const patterns: { re: RegExp; count: (m: RegExpExecArray) => number }[] = [
   { re: new RegExp(`\\b${container} (?:of|à|a) ${number}\\b(?! ?x)`, 'i'), count: (m) => toNumber(m[1]) },
   { re: new RegExp(`\\b${number}[ -]?(?:pack|pk|pks|pkt|multipack)s?\\b`, 'i'), count: (m) => toNumber(m[1]) },
-  { re: new RegExp(`\\b(?:pack|pk|set|lot|qty|quantity|multipack)[ :x]{1,2}${number}\\b(?! ?(?:x|×|cm|mm|m|ml|l|g|kg|inch|in|ft|"))`, 'i'), count: (m) => toNumber(m[1]) },
-  { re: new RegExp(`\\b(\\d{1,3}) ?[x×] ?\\d+(?:[.,]\\d+)? ?(?:ml|cl|l|g|kg|oz|litre|litres)\\b`, 'i'), count: (m) => toNumber(m[1]) },
+  {
+    re: new RegExp(
+      `\\b(?:pack|pk|set|lot|qty|quantity|multipack)[ :x]{1,2}${number}\\b(?! ?(?:x|×|cm|mm|m|ml|l|g|kg|inch|in|ft|"))`,
+      'i',
+    ),
+    count: (m) => toNumber(m[1]),
+  },
+  {
+    re: new RegExp(`\\b(\\d{1,3}) ?[x×] ?\\d+(?:[.,]\\d+)? ?(?:ml|cl|l|g|kg|oz|litre|litres)\\b`, 'i'),
+    count: (m) => toNumber(m[1]),
+  },
   { re: /\b(half[ -]?dozen)\b/i, count: () => 6 },
   { re: /\b(?:(\d{1,2}|two|three) )?dozen\b/i, count: (m) => 12 * (m[1] ? toNumber(m[1]) : 1) },
   { re: /\b(?:twin|double|duo)[ -]?(?:pack|set)\b/i, count: () => 2 },
@@ -24,7 +43,10 @@ const patterns: { re: RegExp; count: (m: RegExpExecArray) => number }[] = [
   { re: new RegExp(`\\b${number}[ -]?(?:pairs)\\b`, 'i'), count: (m) => toNumber(m[1]) * 2 },
   { re: /\b(?:a |1 )?pair\b(?! of (?:[\p{L}-]+ ){0,2}(?:gloves|scissors|shears|secateurs|snips))/iu, count: () => 2 },
   { re: new RegExp(`\\b${number}[ -]?(?:x )?${piece}\\b`, 'i'), count: (m) => toNumber(m[1]) },
-  { re: /(?:^|[\s(])[x×] ?(\d{1,3})(?=$|[\s),.;!])(?! ?(?:cm|mm|m|ml|l|g|kg|inch|in|ft)\b)/i, count: (m) => toNumber(m[1]) },
+  {
+    re: /(?:^|[\s(])[x×] ?(\d{1,3})(?=$|[\s),.;!])(?! ?(?:cm|mm|m|ml|l|g|kg|inch|in|ft)\b)/i,
+    count: (m) => toNumber(m[1]),
+  },
   { re: /(?:^|[\s(])(\d{1,3}) ?[x×] (?=\p{L}{3,})(?!(?:cm|mm|inch|litre))/iu, count: (m) => toNumber(m[1]) },
 ]
 
@@ -48,13 +70,21 @@ export function findPackCount(title: string): PackCount | null {
 
 const lengthUnit = '(?:cm|mm|m|inch|inches|in|ft|")'
 const side = '\\d+(?:[.,]\\d+)?'
-const sidesWithUnit = new RegExp(`${side} ?(?:${lengthUnit})? ?[x×] ?${side} ?(?:${lengthUnit})?(?: ?[x×] ?${side})? ?${lengthUnit}(?![\\p{L}])`, 'giu')
-const sidesAlone = new RegExp(`(?<![\\d.,])${side} ?[x×] ?${side}(?: ?[x×] ?${side})?(?! ?(?:ml|cl|l|g|kg|oz)\\b)(?=$|[\\s,;)])`, 'giu')
+const sidesWithUnit = new RegExp(
+  `${side} ?(?:${lengthUnit})? ?[x×] ?${side} ?(?:${lengthUnit})?(?: ?[x×] ?${side})? ?${lengthUnit}(?![\\p{L}])`,
+  'giu',
+)
+const sidesAlone = new RegExp(
+  `(?<![\\d.,])${side} ?[x×] ?${side}(?: ?[x×] ?${side})?(?! ?(?:ml|cl|l|g|kg|oz)\\b)(?=$|[\\s,;)])`,
+  'giu',
+)
 const blank = (found: string) => ' '.repeat(found.length)
 
 /** Sizes of several sides ('30 x 40 cm') blanked out, at the same length so that places still agree. */
 function withoutSizes(text: string): string {
-  return /\d ?(?:cm|mm|m|inch|inches|in|ft|")? ?[x×]/i.test(text) ? text.replace(sidesWithUnit, blank).replace(sidesAlone, blank) : text
+  return /\d ?(?:cm|mm|m|inch|inches|in|ft|")? ?[x×]/i.test(text)
+    ? text.replace(sidesWithUnit, blank).replace(sidesAlone, blank)
+    : text
 }
 
 function toNumber(text: string | undefined): number {

@@ -74,7 +74,9 @@ export class TitleIndex {
   /** Weight of the words shared with each title that shares any. */
   #sharing(wanted: TitleSignature): Map<number, number> {
     const shared = new Map<number, number>()
-    const byRarity = wanted.words.map((word) => ({ word, weight: this.weight(word) })).sort((a, b) => b.weight - a.weight)
+    const byRarity = wanted.words
+      .map((word) => ({ word, weight: this.weight(word) }))
+      .sort((a, b) => b.weight - a.weight)
     byRarity.forEach(({ word, weight }, rank) => {
       const places = this.#places.get(word) ?? []
       // A word that a fifth of all titles have finds nobody on its own; it only adds to those already found.
@@ -110,7 +112,8 @@ function clash(a: string[], b: string[], sort: (text: string) => string): string
   for (const s of new Set(a.map(sort))) {
     const mine = a.filter((x) => sort(x) === s)
     const theirs = b.filter((x) => sort(x) === s)
-    if (theirs.length > 0 && !mine.some((x) => theirs.includes(x))) out.push(`${mine.join(', ')} / ${theirs.join(', ')}`)
+    if (theirs.length > 0 && !mine.some((x) => theirs.includes(x)))
+      out.push(`${mine.join(', ')} / ${theirs.join(', ')}`)
   }
   return out
 }

@@ -10,12 +10,29 @@ export interface TitleSignature {
 }
 
 const noise = new Set(
-  'a an and the of for with in on to by from your our new brand genuine quality premium best great top free delivery shipping postage fast gift ideal perfect uk eu ireland irish sale offer hot rare lovely beautiful unique item product pack set pcs pieces piece lot x pk ct pair dozen twin count un und mit de la le'.split(' '),
+  'a an and the of for with in on to by from your our new brand genuine quality premium best great top free delivery shipping postage fast gift ideal perfect uk eu ireland irish sale offer hot rare lovely beautiful unique item product pack set pcs pieces piece lot x pk ct pair dozen twin count un und mit de la le'.split(
+    ' ',
+  ),
 )
 const colours = new Set(
-  'black white red green blue yellow orange purple pink brown grey olive sage terracotta natural clear cream navy teal copper silver gold anthracite turquoise rust mustard charcoal ochre'.split(' '),
+  'black white red green blue yellow orange purple pink brown grey olive sage terracotta natural clear cream navy teal copper silver gold anthracite turquoise rust mustard charcoal ochre'.split(
+    ' ',
+  ),
 )
-const spelling: Record<string, string> = { gray: 'grey', transparent: 'clear', colour: 'color', grün: 'green', litre: 'l', litres: 'l', liter: 'l', inch: 'in', inches: 'in', grams: 'g', gram: 'g', cms: 'cm' }
+const spelling: Record<string, string> = {
+  gray: 'grey',
+  transparent: 'clear',
+  colour: 'color',
+  grün: 'green',
+  litre: 'l',
+  litres: 'l',
+  liter: 'l',
+  inch: 'in',
+  inches: 'in',
+  grams: 'g',
+  gram: 'g',
+  cms: 'cm',
+}
 const unit = 'mm|cm|m|ml|cl|l|g|kg|oz|in|ft|w|v|litres|litre|liter|inches|inch|grams|gram|cms'
 
 const sidesOf = new RegExp(`(\\d+) ?[x×] ?(\\d+)(?: ?[x×] ?(\\d+))? ?(${unit})(?!\\p{L})`, 'gu')
@@ -42,14 +59,22 @@ export function titleSignature(title: string): TitleSignature {
   }
   const tokens = (rest.match(/[\p{L}\p{N}]+/gu) ?? []).map((t) => singular(spelling[t] ?? t))
   return {
-    words: [...new Set(tokens.filter((t) => !noise.has(t) && !colours.has(t) && (t.length > 1 || /\d/.test(t))))].sort(),
+    words: [
+      ...new Set(tokens.filter((t) => !noise.has(t) && !colours.has(t) && (t.length > 1 || /\d/.test(t)))),
+    ].sort(),
     sizes: [...new Set(sizes)].sort(),
     colours: [...new Set(tokens.filter((t) => colours.has(t)))].sort(),
     pack: pack?.count ?? 1,
   }
 }
 
-const base: Record<string, [string, number]> = { kg: ['g', 1000], l: ['ml', 1000], cl: ['ml', 10], m: ['mm', 1000], cm: ['mm', 10] }
+const base: Record<string, [string, number]> = {
+  kg: ['g', 1000],
+  l: ['ml', 1000],
+  cl: ['ml', 10],
+  m: ['mm', 1000],
+  cm: ['mm', 10],
+}
 
 /** 1 kg and 1000 g are the same size. */
 function inBaseUnit(value: number, unit: string): string {

@@ -2,9 +2,12 @@ import { dayNumber, dayOfIso, gtinCheckDigit, isoDay, isValidGtin, normaliseGtin
 
 // 0036000291452 and 4006381333931: from memory, as in method.md. 95012346 and 9501101530003: examples of the GS1 General
 // Specifications (from memory); 9780306406157: the example of the ISBN standard's users' manual (from memory).
-test.each(['0036000291452', '036000291452', '4006381333931', '95012346', '9501101530003', '9780306406157'])('%s has a right check digit', (digits) => {
-  expect(isValidGtin(digits)).toBe(true)
-})
+test.each(['0036000291452', '036000291452', '4006381333931', '95012346', '9501101530003', '9780306406157'])(
+  '%s has a right check digit',
+  (digits) => {
+    expect(isValidGtin(digits)).toBe(true)
+  },
+)
 test.each(['4006381333932', '400638133393', '', 'abc', '0000000000000'])('%p is none', (digits) => {
   expect(isValidGtin(digits)).toBe(false)
   expect(normaliseGtin(digits)).toBeNull()
@@ -30,7 +33,11 @@ test('every single wrong digit is found (a property of the GS1 weights)', () => 
 test('days agree with the calendar', () => {
   expect(dayNumber(1970, 1, 1)).toBe(0)
   expect(dayNumber(2026, 2, 31)).toBeNull()
-  expect([dayNumber(2024, 2, 29), dayNumber(2025, 2, 29), dayNumber(2000, 2, 29), dayNumber(1900, 2, 29)].map((d) => d !== null)).toEqual([true, false, true, false])
+  expect(
+    [dayNumber(2024, 2, 29), dayNumber(2025, 2, 29), dayNumber(2000, 2, 29), dayNumber(1900, 2, 29)].map(
+      (d) => d !== null,
+    ),
+  ).toEqual([true, false, true, false])
   // 2026-05-31 is a Sunday (Python's datetime).
   expect(weekday(dayOfIso('2026-05-31') ?? NaN)).toBe(6)
   expect(weekday(-1)).toBe(2)

@@ -25,7 +25,7 @@ export function guessDateOrder(texts: Iterable<string>): DateOrderGuess {
     else if (/^\d+\./.test(text.trim())) dmy += 0.01
     else if (a !== b) doubtful ??= text.trim()
   }
-  const sure = (dmy > 0) !== (mdy > 0) || (doubtful === null && mdy === 0)
+  const sure = dmy > 0 !== mdy > 0 || (doubtful === null && mdy === 0)
   return { order: mdy > dmy ? 'mdy' : 'dmy', sure, example: sure ? null : doubtful }
 }
 
@@ -91,5 +91,8 @@ function monthNames(locales: string[]): Map<string, number> {
 }
 
 function fold(text: string): string {
-  return text.normalize('NFD').replace(/\p{M}|\./gu, '').toLowerCase()
+  return text
+    .normalize('NFD')
+    .replace(/\p{M}|\./gu, '')
+    .toLowerCase()
 }

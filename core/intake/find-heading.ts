@@ -25,7 +25,8 @@ export function findHeading(grid: readonly (readonly Cell[])[]): FoundHeading | 
   const notes = grid.slice(0, at).map((cells) => cells.filter((c) => !isBlank(c)).join(' '))
   const columns = grid.slice(at, at + 200).reduce((n, cells) => Math.max(n, lastFilled(cells) + 1), 0)
   const named = row.filter((cell) => !isBlank(cell) && !isFigure(cell)).length
-  const isHeading = named >= Math.max(1, (filled[at] ?? 0) * 0.6) || (named >= 1 && row.filter(isDateOrTier).length >= 2)
+  const isHeading =
+    named >= Math.max(1, (filled[at] ?? 0) * 0.6) || (named >= 1 && row.filter(isDateOrTier).length >= 2)
   const headings = Array.from({ length: columns }, (_, i) =>
     isHeading && !isBlank(row[i]) ? String(row[i]).trim() : `Column ${i + 1}`,
   )

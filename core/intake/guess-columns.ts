@@ -8,10 +8,7 @@ import { tierStart } from './tiers'
 
 /** What a column is taken for: a field of the kind, a price step, one day of a wide sales file, or nothing. */
 export type ColumnUse =
-  | { as: 'field'; field: string }
-  | { as: 'tier'; from: number }
-  | { as: 'day'; day: number }
-  | { as: 'unused' }
+  { as: 'field'; field: string } | { as: 'tier'; from: number } | { as: 'day'; day: number } | { as: 'unused' }
 
 export interface ColumnGuess {
   use: ColumnUse
@@ -38,7 +35,10 @@ export function guessColumns(file: OpenedFile, styles: Styles): KindGuess[] {
   const columns = file.headings.map((heading, i) => ({
     heading,
     words: headingWords(heading),
-    cells: file.sample.slice(0, 300).map((r) => r.cells[i] ?? null).filter((c) => !isBlank(c)),
+    cells: file.sample
+      .slice(0, 300)
+      .map((r) => r.cells[i] ?? null)
+      .filter((c) => !isBlank(c)),
   }))
   return recordKinds.map((kind) => guessForKind(kind, columns, styles)).sort((a, b) => b.score - a.score)
 }

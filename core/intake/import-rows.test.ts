@@ -1,16 +1,39 @@
 import Papa from 'papaparse'
 import fc from 'fast-check'
 import { zipSync, strToU8 } from 'fflate'
-import { applyRemembered, guardFormula, importRows, openFile, proposeMapping, rejectedAsTable, shapeOf, unguardFormula, writeCsv } from '.'
+import {
+  applyRemembered,
+  guardFormula,
+  importRows,
+  openFile,
+  proposeMapping,
+  rejectedAsTable,
+  shapeOf,
+  unguardFormula,
+  writeCsv,
+} from '.'
 import { numbers, textAt, textColumn } from '../tables'
 
 const file = (content: BlobPart, name = 'a.csv') => new File([content], name)
 async function bring(content: BlobPart, name = 'a.csv', answers = {}) {
   const opened = await openFile(file(content, name))
   const proposal = proposeMapping(opened, 0)
-  return { opened, proposal, result: await importRows(opened, { ...proposal.mapping, market: 'Marrowgate', currency: proposal.mapping.currency ?? 'EUR', ...answers }) }
+  return {
+    opened,
+    proposal,
+    result: await importRows(opened, {
+      ...proposal.mapping,
+      market: 'Marrowgate',
+      currency: proposal.mapping.currency ?? 'EUR',
+      ...answers,
+    }),
+  }
 }
-const code = (content: BlobPart, name = 'x') => openFile(file(content, name)).then(() => 'opened', (e: { code: string }) => e.code)
+const code = (content: BlobPart, name = 'x') =>
+  openFile(file(content, name)).then(
+    () => 'opened',
+    (e: { code: string }) => e.code,
+  )
 
 test('bad input is named, never guessed at', async () => {
   const png = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13, 73, 72, 68, 82])
@@ -27,7 +50,13 @@ test('bad input is named, never guessed at', async () => {
 })
 
 test('a gigabyte is refused before it is read', async () => {
-  const huge = { name: 'big.csv', size: 1e9, slice: () => file('a,b\n1,2'), stream: () => file('').stream(), arrayBuffer: () => Promise.reject(new Error('read')) }
+  const huge = {
+    name: 'big.csv',
+    size: 1e9,
+    slice: () => file('a,b\n1,2'),
+    stream: () => file('').stream(),
+    arrayBuffer: () => Promise.reject(new Error('read')),
+  }
   await expect(openFile(huge)).rejects.toMatchObject({ code: 'file-too-large', details: { megabytes: 1000 } })
 })
 
@@ -40,10 +69,16 @@ test('rows that cannot be taken come back with number and reason, can be correct
     [4, "no usable price ('free')"],
   ])
   expect(result.doubts).toEqual([{ row: 5, field: 'units', reason: "'x' is no number" }])
-  const again = writeCsv(rejectedAsTable(opened.headings, result.rejected)).replace('2,,9.00', '2,Mended,9.00').replace('free,2', '5.00,2')
+  const again = writeCsv(rejectedAsTable(opened.headings, result.rejected))
+    .replace('2,,9.00', '2,Mended,9.00')
+    .replace('free,2', '5.00,2')
   const back = await openFile(file(again, 'not-taken.csv'))
   expect(shapeOf(back.headings)).toBe(shapeOf(opened.headings))
-  const mapping = applyRemembered({ headings: opened.headings, mapping: { ...proposal.mapping, market: 'Marrowgate' } }, back.headings, proposal.mapping)
+  const mapping = applyRemembered(
+    { headings: opened.headings, mapping: { ...proposal.mapping, market: 'Marrowgate' } },
+    back.headings,
+    proposal.mapping,
+  )
   const second = await importRows(back, mapping)
   expect(second.taken).toBe(2)
   expect(textAt(textColumn(second.table, 'title'), 0)).toBe('Mended')
@@ -62,12 +97,17 @@ test('weeks: the figures reach to the end of the last week', async () => {
 })
 
 test('truly ambiguous files lead to a question', async () => {
-  const opened = await openFile(file('Listing ID,Date,Units,Price\nA,01/02/2026,1,"$ 1.234"\nA,03/04/2026,2,"$ 5.678"\n'))
+  const opened = await openFile(
+    file('Listing ID,Date,Units,Price\nA,01/02/2026,1,"$ 1.234"\nA,03/04/2026,2,"$ 5.678"\n'),
+  )
   expect(proposeMapping(opened, 0).questions.map((q) => q.about)).toEqual(['order', 'number', 'currency', 'market'])
 })
 
 test('splitting agrees with PapaParse on hostile CSV, across chunk borders', async () => {
-  const cell = fc.oneof(fc.string({ maxLength: 8 }), fc.constantFrom('a"b', 'x,y', 'line\nbreak', '=1+1', ' ', '""', 'ü'))
+  const cell = fc.oneof(
+    fc.string({ maxLength: 8 }),
+    fc.constantFrom('a"b', 'x,y', 'line\nbreak', '=1+1', ' ', '""', 'ü'),
+  )
   await fc.assert(
     fc.asyncProperty(fc.array(fc.tuple(cell, cell, cell), { minLength: 3, maxLength: 30 }), async (rows) => {
       const usable = rows.map((r, i) => [`id${i}`, ...r.map((c) => c.replace(/\r/g, ''))])
@@ -75,7 +115,9 @@ test('splitting agrees with PapaParse on hostile CSV, across chunk borders', asy
       const opened = await openFile(file(text))
       const got: unknown[] = []
       for await (const { batch } of opened.rows()) got.push(...batch.map((b) => b.cells))
-      const expected = Papa.parse<string[]>(text, { delimiter: ',', newline: '\r\n' }).data.slice(1).filter((r) => !r.every((c) => c.trim() === ''))
+      const expected = Papa.parse<string[]>(text, { delimiter: ',', newline: '\r\n' })
+        .data.slice(1)
+        .filter((r) => !r.every((c) => c.trim() === ''))
       expect(got).toEqual(expected)
     }),
     { numRuns: 150 },
@@ -92,7 +134,11 @@ test('a long file is read in pieces, with progress, and can be stopped', async (
   expect(seen.length).toBeGreaterThan(1)
   expect(seen.at(-1)).toBe(1)
   const stop = new AbortController()
-  const stopped = importRows(opened, { ...mapping, market: 'M' }, { signal: stop.signal, onProgress: () => stop.abort() })
+  const stopped = importRows(
+    opened,
+    { ...mapping, market: 'M' },
+    { signal: stop.signal, onProgress: () => stop.abort() },
+  )
   await expect(stopped).rejects.toMatchObject({ code: 'cancelled' })
 })
 

@@ -27,6 +27,8 @@ export interface ImportOptions {
   signal?: AbortSignal
   /** share of the file read, 0–1, and rows taken so far */
   onProgress?: (done: number, rows: number) => void
+  /** lets other work of the thread in between batches, such as hearing that it is to stop */
+  pause?: () => Promise<void>
 }
 
 const kept = 20_000
@@ -37,7 +39,11 @@ const kept = 20_000
  *
  * @throws Problem 'cancelled'
  */
-export async function importRows(file: OpenedFile, mapping: Mapping, options: ImportOptions = {}): Promise<ImportResult> {
+export async function importRows(
+  file: OpenedFile,
+  mapping: Mapping,
+  options: ImportOptions = {},
+): Promise<ImportResult> {
   const kind = recordKind(mapping.kind)
   const read = rowReader(mapping)
   const builder = new TableBuilder(
@@ -71,6 +77,7 @@ export async function importRows(file: OpenedFile, mapping: Mapping, options: Im
       }
     }
     options.onProgress?.(done, result.taken)
+    await options.pause?.()
   }
   result.table = builder.finish()
   if (mapping.kind === 'sales' && isWeekly(numbers(result.table, 'day'))) result.capturedOn += 6
@@ -100,7 +107,11 @@ function addRecords(builder: TableBuilder, record: RowRecord, days: ReadRow['day
 }
 
 /** The same key with the same values is a repeat; the same key with other values is a second record, and taken. */
-function repeats({ record, days }: ReadRow, row: number, seen: Map<string, { row: number; print: string }>): string | null {
+function repeats(
+  { record, days }: ReadRow,
+  row: number,
+  seen: Map<string, { row: number; print: string }>,
+): string | null {
   if (!record) return null
   const key = [record.market, record.supplier, record.id, record.day].join('\u0001')
   const print = [...Object.values(record), ...(days ?? []).flatMap((d) => [d.day, d.units])].join('\u0001')
@@ -114,7 +125,11 @@ function repeats({ record, days }: ReadRow, row: number, seen: Map<string, { row
 export function rejectedAsTable(headings: readonly string[], rejected: readonly RejectedRow[]): Cell[][] {
   return [
     [rejectColumns[0], rejectColumns[1], ...headings],
-    ...rejected.map((r) => [r.row, r.reason, ...headings.map((_, i) => (isBlank(r.cells[i]) ? '' : (r.cells[i] as Cell)))]),
+    ...rejected.map((r) => [
+      r.row,
+      r.reason,
+      ...headings.map((_, i) => (isBlank(r.cells[i]) ? '' : (r.cells[i] as Cell))),
+    ]),
   ]
 }
 

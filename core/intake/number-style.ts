@@ -42,7 +42,10 @@ export function guessNumberStyle(texts: Iterable<string>): NumberStyleGuess {
 
 /** The digits and marks of a number in text, without signs of currency, percent and spaces at the ends; null where it is none. */
 export function bareNumber(text: string): string | null {
-  let bare = text.normalize('NFKC').replace(/[\u2212\u2013]/g, '-').trim()
+  let bare = text
+    .normalize('NFKC')
+    .replace(/[\u2212\u2013]/g, '-')
+    .trim()
   const negative = /^\(.*\)$/.test(bare) || /-$/.test(bare)
   bare = bare.replace(/^\(|\)$|-$/g, '').trim()
   bare = bare

@@ -35,7 +35,9 @@ export function detectDelimiter(text: string): string {
   let best = ','
   let bestScore = 0
   for (const delimiter of delimiters) {
-    const widths = parse(text.slice(0, 60_000), delimiter, text.length > 60_000).rows.slice(0, 200).map((r) => r.length)
+    const widths = parse(text.slice(0, 60_000), delimiter, text.length > 60_000)
+      .rows.slice(0, 200)
+      .map((r) => r.length)
     const counts = new Map<number, number>()
     for (const w of widths) if (w > 1) counts.set(w, (counts.get(w) ?? 0) + 1)
     for (const [w, n] of counts) {
@@ -48,7 +50,11 @@ export function detectDelimiter(text: string): string {
 
 function parse(text: string, delimiter: string, cut: boolean): { rows: string[][]; used: number } {
   // Papa.Parser is what Papa's own streamers are built on; `ignoreLastRow` leaves a row that is not whole yet.
-  const result = new Papa.Parser({ delimiter, newline: newlineOf(text), quoteChar: '"' }).parse(text, 0, cut) as unknown as {
+  const result = new Papa.Parser({ delimiter, newline: newlineOf(text), quoteChar: '"' }).parse(
+    text,
+    0,
+    cut,
+  ) as unknown as {
     data: string[][]
     meta: { cursor: number }
   }

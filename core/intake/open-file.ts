@@ -16,6 +16,7 @@ export async function openFile(file: FileSource, sheet: string | null = null): P
   if (file.size === 0) throw new Problem('file-empty', { file: file.name })
   const head = new Uint8Array(await file.slice(0, 64_000).arrayBuffer())
   const opened = await openByContent(file, head, sheet)
+  if (opened.sample.length === 0) throw new Problem('file-no-table', { file: file.name })
   if (opened.headings.length > limits.columns) {
     throw new Problem('file-wide', { file: file.name, columns: opened.headings.length, limit: limits.columns })
   }

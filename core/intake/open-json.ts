@@ -34,7 +34,8 @@ export function openedRecords(
 export function toRows(list: unknown[], firstRow: number): { headings: string[]; rows: NumberedRow[] } {
   const flat = list.map(flattenRecord)
   const headings = new Map<string, number>()
-  for (const record of flat) for (const name of record.keys()) if (!headings.has(name)) headings.set(name, headings.size)
+  for (const record of flat)
+    for (const name of record.keys()) if (!headings.has(name)) headings.set(name, headings.size)
   const rows = flat.map((record, i) => {
     const cells: Cell[] = Array.from({ length: headings.size }, () => null)
     for (const [name, cell] of record) cells[headings.get(name) as number] = cell
@@ -47,7 +48,11 @@ export function parseJson(text: string, file: string): unknown {
   try {
     return JSON.parse(text)
   } catch (cause) {
-    throw new Problem('file-json-broken', { file, reason: cause instanceof Error ? cause.message : 'unreadable' }, { cause })
+    throw new Problem(
+      'file-json-broken',
+      { file, reason: cause instanceof Error ? cause.message : 'unreadable' },
+      { cause },
+    )
   }
 }
 

@@ -80,7 +80,9 @@ export function proposeMapping(file: OpenedFile, now: number): Proposal {
 }
 
 function hasMoney(guess: KindGuess): boolean {
-  const money = recordKind(guess.kind).fields.filter((f) => f.type === 'money').map((f) => f.name)
+  const money = recordKind(guess.kind)
+    .fields.filter((f) => f.type === 'money')
+    .map((f) => f.name)
   return guess.columns.some((c) => c.use.as === 'tier' || (c.use.as === 'field' && money.includes(c.use.field)))
 }
 
@@ -98,9 +100,14 @@ function has(guess: KindGuess, field: string): boolean {
 
 const anyDate = /\d{4}-\d{2}-\d{2}|\d{1,2}\.? \p{L}{3,} \d{4}|\p{L}{3,} \d{1,2}, \d{4}|\d{1,2}[./]\d{1,2}[./]\d{4}/gu
 
-function readNotes(notes: string[], order: DateOrder): { day: { day: number; why: string } | null; period: number | null } {
+function readNotes(
+  notes: string[],
+  order: DateOrder,
+): { day: { day: number; why: string } | null; period: number | null } {
   for (const note of notes) {
-    const range = /(?:^|\s)(\d[^]*?|\p{L}+ \d[^]*?)\s+(?:to|until|–|-|bis)\s+([^]+)$/u.exec(note.replace(/^period:?\s*/i, ''))
+    const range = /(?:^|\s)(\d[^]*?|\p{L}+ \d[^]*?)\s+(?:to|until|–|-|bis)\s+([^]+)$/u.exec(
+      note.replace(/^period:?\s*/i, ''),
+    )
     const [from, to] = range ? [parseDay(range[1] ?? '', order), parseDay(range[2] ?? '', order)] : [null, null]
     if (from !== null && to !== null && to >= from) {
       return { day: { day: to, why: `the file says: ${note}` }, period: to - from + 1 }
@@ -185,5 +192,9 @@ function numberQuestion(example: string): Question {
 function currencyQuestion(likely: string | null): Question {
   const common = ['EUR', 'GBP', 'USD', 'CAD', 'AUD', 'PLN', 'SEK', 'CHF', 'JPY']
   const order = likely ? [likely, ...common.filter((c) => c !== likely)] : common
-  return { about: 'currency', text: 'Which currency are the amounts in?', options: order.map((c) => ({ label: c, value: c })) }
+  return {
+    about: 'currency',
+    text: 'Which currency are the amounts in?',
+    options: order.map((c) => ({ label: c, value: c })),
+  }
 }

@@ -86,13 +86,18 @@ function lack(
   isWide: boolean,
   doubts: ReadRow['doubts'],
 ): string | null {
-  const total = cells.findIndex((c) => typeof c === 'string' && /^(grand )?(total|sum|totals|summe|gesamt)\b:?/i.test(c.trim()))
+  const total = cells.findIndex(
+    (c) => typeof c === 'string' && /^(grand )?(total|sum|totals|summe|gesamt)\b:?/i.test(c.trim()),
+  )
   const has = (name: string) => record[name] !== null && record[name] !== undefined
   if (total >= 0 && !has('id')) return `a total line ('${String(cells[total]).trim()}'), not a record`
-  const wanted = fields.filter((f) => (f.required && !(isWide && (f.name === 'day' || f.name === 'units'))) || isOfferPrice(f, fields))
+  const wanted = fields.filter(
+    (f) => (f.required && !(isWide && (f.name === 'day' || f.name === 'units'))) || isOfferPrice(f, fields),
+  )
   for (const field of wanted) {
     if (has(field.name)) {
-      if (field.type === 'money' && (record[field.name] as number) <= 0) return `no usable ${field.label.toLowerCase()}: not above zero`
+      if (field.type === 'money' && (record[field.name] as number) <= 0)
+        return `no usable ${field.label.toLowerCase()}: not above zero`
       continue
     }
     const column = columns.find((c) => c.field === field)

@@ -85,12 +85,18 @@ function readLead(text: string): ReadValue {
 /** Text as a person reads it: entities resolved once, control characters and doubled spaces gone. It stays text, whatever it says. */
 function clean(text: string): string {
   const plain = text.includes('&') ? decodeHTML(text) : text
-  // eslint-disable-next-line no-control-regex -- control characters are what is being removed
-  return plain.replace(/[\u0000-\u001f\u007f\u200b\ufeff]+/g, ' ').replace(/\s+/g, ' ').trim().slice(0, maxText)
+  return plain
+    .replace(/[\p{Cc}\u200b\ufeff]+/gu, ' ')
+    .replace(/\s+/g, ' ')
+    .trim()
+    .slice(0, maxText)
 }
 
 function split(text: string, at: RegExp): string[] {
-  return text.split(at).map((part) => part.trim()).filter((part) => part !== '')
+  return text
+    .split(at)
+    .map((part) => part.trim())
+    .filter((part) => part !== '')
 }
 
 function fail(reason: string): ReadValue {

@@ -27,7 +27,17 @@ test('market-export.csv: Windows-1252, semicolons, decimal commas, day first', a
   expect(proposal.mapping).toMatchObject({ kind: 'listings', order: 'dmy', currency: 'EUR', windowDays: 30 })
   expect(proposal.questions.map((q) => q.about)).toEqual(['market'])
   expect(proposal.mapping.columns.map((c) => (c.as === 'field' ? c.field : c.as))).toEqual([
-    'id', 'title', 'store', 'price', 'delivery', 'units', 'unitsTotal', 'rating', 'reviews', 'listedOn', 'category',
+    'id',
+    'title',
+    'store',
+    'price',
+    'delivery',
+    'units',
+    'unitsTotal',
+    'rating',
+    'reviews',
+    'listedOn',
+    'category',
   ])
   expect(result.taken).toBe(60)
   expect(sum(numbers(result.table, 'units'))).toBe(594)

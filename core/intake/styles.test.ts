@@ -1,5 +1,19 @@
 import fc from 'fast-check'
-import { detectEncoding, e4OfPlain, guessDateOrder, guessNumberStyle, headingWords, looksBinary, parseDay, plainNumber, readValue, tierPrice, tiersFromText, tiersToText, tierStart } from '.'
+import {
+  detectEncoding,
+  e4OfPlain,
+  guessDateOrder,
+  guessNumberStyle,
+  headingWords,
+  looksBinary,
+  parseDay,
+  plainNumber,
+  readValue,
+  tierPrice,
+  tiersFromText,
+  tiersToText,
+  tierStart,
+} from '.'
 import { isoDay } from '../identity'
 
 const isoWeekCases = [
@@ -46,10 +60,14 @@ describe('numbers', () => {
   test('what Intl writes in a locale is read back to the cent', () => {
     const locales = { 'en-IE': { decimal: '.', group: ',' }, 'de-DE': { decimal: ',', group: '.' } } as const
     fc.assert(
-      fc.property(fc.integer({ min: -1e10, max: 1e10 }), fc.constantFrom('en-IE' as const, 'de-DE' as const), (cents, locale) => {
-        const text = new Intl.NumberFormat(locale, { minimumFractionDigits: 2 }).format(cents / 100)
-        expect(e4OfPlain(plainNumber(text, locales[locale]) ?? '')).toBe(cents * 100)
-      }),
+      fc.property(
+        fc.integer({ min: -1e10, max: 1e10 }),
+        fc.constantFrom('en-IE' as const, 'de-DE' as const),
+        (cents, locale) => {
+          const text = new Intl.NumberFormat(locale, { minimumFractionDigits: 2 }).format(cents / 100)
+          expect(e4OfPlain(plainNumber(text, locales[locale]) ?? '')).toBe(cents * 100)
+        },
+      ),
     )
   })
 })
@@ -66,8 +84,12 @@ describe('days', () => {
     ['20260516', '2026-05-16'],
     ['16.05.26', '2026-05-16'],
   ])('%p is %p', (text, iso) => expect(isoDay(parseDay(text, 'dmy') ?? NaN)).toBe(iso))
-  test.each(['31.02.2026', '2026-13-01', 'soon', '12', '1-9'])('%p is none', (text) => expect(parseDay(text, 'dmy')).toBeNull())
-  test.each(isoWeekCases)('ISO week %p begins on %p (Python datetime.fromisocalendar)', (text, iso) => expect(isoDay(parseDay(text, 'dmy') ?? NaN)).toBe(iso))
+  test.each(['31.02.2026', '2026-13-01', 'soon', '12', '1-9'])('%p is none', (text) =>
+    expect(parseDay(text, 'dmy')).toBeNull(),
+  )
+  test.each(isoWeekCases)('ISO week %p begins on %p (Python datetime.fromisocalendar)', (text, iso) =>
+    expect(isoDay(parseDay(text, 'dmy') ?? NaN)).toBe(iso),
+  )
 
   test('the order is seen where a day above 12 shows it, and asked where none does', () => {
     expect(guessDateOrder(['25/12/2025', '01/02/2026'])).toMatchObject({ order: 'dmy', sure: true })
@@ -90,7 +112,8 @@ describe('encodings', () => {
     expect(detectEncoding(bytes)).toBe(name)
     expect(looksBinary(bytes)).toBe(false)
   })
-  test('a picture is binary', () => expect(looksBinary(Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0, 0, 0, 13]))).toBe(true))
+  test('a picture is binary', () =>
+    expect(looksBinary(Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0, 0, 0, 13]))).toBe(true))
 })
 
 describe('values', () => {
@@ -101,8 +124,11 @@ describe('values', () => {
     expect(readValue('<img src=x onerror=alert(1)>', 'text', style)).toEqual({ value: '<img src=x onerror=alert(1)>' })
     expect(readValue('a\u0000b\n c', 'text', style)).toEqual({ value: 'a b c' })
   })
-  test.each(['n/a', '-', '', 'null', 'N/A'])('%p is not known, and not a fault', (text) => expect(readValue(text, 'money', style)).toEqual({ value: null }))
-  test('binary dust of spreadsheets does not reach money', () => expect(readValue(2.2800000000000002, 'money', style)).toEqual({ value: 22800 }))
+  test.each(['n/a', '-', '', 'null', 'N/A'])('%p is not known, and not a fault', (text) =>
+    expect(readValue(text, 'money', style)).toEqual({ value: null }),
+  )
+  test('binary dust of spreadsheets does not reach money', () =>
+    expect(readValue(2.2800000000000002, 'money', style)).toEqual({ value: 22800 }))
   test('ranges of days count their longer end; weeks are seven days', () => {
     expect(readValue('7-10 days', 'lead', style)).toEqual({ value: 10 })
     expect(readValue('2-3 weeks', 'lead', style)).toEqual({ value: 21 })
@@ -110,7 +136,10 @@ describe('values', () => {
   test('what does not fit says why', () => {
     expect(readValue('7', 'rating', style)).toEqual({ value: null, reason: "'7' is not from 0 to 5 stars" })
     expect(readValue('1.5', 'count', style)).toEqual({ value: null, reason: "'1.5' is no whole number" })
-    expect(readValue('4006381333932', 'gtin', style)).toEqual({ value: null, reason: "'4006381333932' is no valid barcode" })
+    expect(readValue('4006381333932', 'gtin', style)).toEqual({
+      value: null,
+      reason: "'4006381333932' is no valid barcode",
+    })
   })
   test('percent and ratio', () => {
     expect(readValue('-24.6%', 'ratio', style).value).toBeCloseTo(-0.246, 12)
@@ -119,12 +148,29 @@ describe('values', () => {
 })
 
 test('headings become plain words', () => {
-  expect(['Price (EUR)', 'sold.month', 'pricePerUnit', 'Item no.', '£ Postage'].map(headingWords)).toEqual(['price', 'sold month', 'price per unit', 'item no', 'postage'])
+  expect(['Price (EUR)', 'sold.month', 'pricePerUnit', 'Item no.', '£ Postage'].map(headingWords)).toEqual([
+    'price',
+    'sold month',
+    'price per unit',
+    'item no',
+    'postage',
+  ])
 })
 
 test('quantity steps', () => {
-  expect(['1-9', '10 – 49', '50+', 'from 100', 'Price', '2026-05-01', '12'].map(tierStart)).toEqual([1, 10, 50, 100, null, null, null])
-  const tiers = [{ from: 10, priceE4: 9 }, { from: 1, priceE4: 10 }]
+  expect(['1-9', '10 – 49', '50+', 'from 100', 'Price', '2026-05-01', '12'].map(tierStart)).toEqual([
+    1,
+    10,
+    50,
+    100,
+    null,
+    null,
+    null,
+  ])
+  const tiers = [
+    { from: 10, priceE4: 9 },
+    { from: 1, priceE4: 10 },
+  ]
   expect(tiersFromText(tiersToText(tiers))).toEqual([tiers[1], tiers[0]])
   expect([1, 9, 10, 500].map((q) => tierPrice(tiersFromText(tiersToText(tiers)), q))).toEqual([10, 10, 9, 9])
   expect(tierPrice([], 1)).toBeNull()

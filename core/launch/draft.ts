@@ -34,11 +34,13 @@ export const listingLimits: ListingLimits = { title: 80, tags: 13, tagLength: 20
 export function draftFaults(draft: Draft, limits: ListingLimits = listingLimits): string[] {
   const faults: string[] = []
   if (draft.title.trim() === '') faults.push('The title is empty')
-  if ([...draft.title].length > limits.title) faults.push(`The title has ${[...draft.title].length} characters; ${limits.title} are allowed`)
+  if ([...draft.title].length > limits.title)
+    faults.push(`The title has ${[...draft.title].length} characters; ${limits.title} are allowed`)
   if (draft.tags.length > limits.tags) faults.push(`${draft.tags.length} tags; ${limits.tags} are allowed`)
   const long = draft.tags.find((t) => [...t].length > limits.tagLength)
   if (long !== undefined) faults.push(`The tag '${long}' is longer than ${limits.tagLength} characters`)
   if (!(draft.priceE4 > 0)) faults.push('The price is not above zero')
-  if (!Number.isInteger(draft.quantity) || draft.quantity < 1) faults.push('The quantity is not a whole number of 1 or more')
+  if (!Number.isInteger(draft.quantity) || draft.quantity < 1)
+    faults.push('The quantity is not a whole number of 1 or more')
   return faults
 }

@@ -4,7 +4,24 @@ import { isCurrencyCode, plainAmount } from '../money'
 import { Problem } from '../problem'
 import type { Draft } from './draft'
 
-export const draftColumns = ['id', 'item', 'market', 'title', 'description', 'tags', 'category', 'gtin', 'picture', 'price', 'currency', 'quantity', 'handling days', 'expected profit', 'profit currency', 'margin'] as const
+export const draftColumns = [
+  'id',
+  'item',
+  'market',
+  'title',
+  'description',
+  'tags',
+  'category',
+  'gtin',
+  'picture',
+  'price',
+  'currency',
+  'quantity',
+  'handling days',
+  'expected profit',
+  'profit currency',
+  'margin',
+] as const
 
 /** Drafts as CSV: one row each, money as decimal text, tags joined by '|'. Spreadsheet formulas are disarmed. */
 export function draftsToCsv(drafts: readonly Draft[]): string {
@@ -52,7 +69,9 @@ export function readDraft(cell: (name: (typeof draftColumns)[number]) => string,
     market: cell('market'),
     title: cell('title'),
     description: cell('description'),
-    tags: cell('tags').split('|').filter((t) => t !== ''),
+    tags: cell('tags')
+      .split('|')
+      .filter((t) => t !== ''),
     category: cell('category'),
     gtin: cell('gtin'),
     picture: cell('picture'),

@@ -52,7 +52,12 @@ export function draftsFromJsonLd(text: string, file: string): Draft[] {
   return graph.map((node, i) => {
     const product = record(node)
     const offer = record(product.offers)
-    const more = new Map((Array.isArray(product.additionalProperty) ? product.additionalProperty : []).map((p) => [asText(record(p).name), asText(record(p).value)]))
+    const more = new Map(
+      (Array.isArray(product.additionalProperty) ? product.additionalProperty : []).map((p) => [
+        asText(record(p).name),
+        asText(record(p).value),
+      ]),
+    )
     const values: Record<(typeof draftColumns)[number], string> = {
       id: asText(product.sku),
       item: more.get('item') ?? '',

@@ -1,6 +1,16 @@
 import fc from 'fast-check'
 import Papa from 'papaparse'
-import { draftFaults, draftsFromCsv, draftsFromJsonLd, draftsToCsv, draftsToJsonLd, listingLimits, suggestTags, suggestTitle, type Draft } from '.'
+import {
+  draftFaults,
+  draftsFromCsv,
+  draftsFromJsonLd,
+  draftsToCsv,
+  draftsToJsonLd,
+  listingLimits,
+  suggestTags,
+  suggestTitle,
+  type Draft,
+} from '.'
 import { gtinCheckDigit } from '../identity'
 
 const text = fc.string({ maxLength: 60 }).map((s) => s.replace(/\r\n?/g, '\n').replace(/\0/g, ''))
@@ -12,7 +22,10 @@ const draft: fc.Arbitrary<Draft> = fc.record({
   description: text,
   tags: fc.uniqueArray(fc.stringMatching(/^[a-z =-]{1,12}$/), { maxLength: 13 }),
   category: text,
-  gtin: fc.oneof(fc.constant(''), fc.stringMatching(/^[0-9]{12}$/).map((d) => `0${d}${gtinCheckDigit(`0${d}`)}`)),
+  gtin: fc.oneof(
+    fc.constant(''),
+    fc.stringMatching(/^[0-9]{12}$/).map((d) => `0${d}${gtinCheckDigit(`0${d}`)}`),
+  ),
   picture: text,
   priceE4: fc.integer({ min: 1, max: 1e9 }).map((c) => c * 100),
   currency: fc.constantFrom('EUR', 'GBP', 'USD'),
@@ -35,13 +48,23 @@ test('CSV there and back gives the same drafts, and holds no formula', () => {
   )
 })
 test('JSON-LD there and back gives the same drafts', () => {
-  fc.assert(fc.property(fc.array(draft, { maxLength: 4 }), (drafts) => expect(draftsFromJsonLd(draftsToJsonLd(drafts), 'x.jsonld')).toEqual(drafts)))
+  fc.assert(
+    fc.property(fc.array(draft, { maxLength: 4 }), (drafts) =>
+      expect(draftsFromJsonLd(draftsToJsonLd(drafts), 'x.jsonld')).toEqual(drafts),
+    ),
+  )
 })
 test('JSON-LD is schema.org Product with an Offer', () => {
   const [d] = fc.sample(draft, 1) as [Draft]
-  const graph = (JSON.parse(draftsToJsonLd([{ ...d, priceE4: 98_900, currency: 'EUR' }])) as { '@context': string; '@graph': Record<string, unknown>[] })
+  const graph = JSON.parse(draftsToJsonLd([{ ...d, priceE4: 98_900, currency: 'EUR' }])) as {
+    '@context': string
+    '@graph': Record<string, unknown>[]
+  }
   expect(graph['@context']).toBe('https://schema.org')
-  expect(graph['@graph'][0]).toMatchObject({ '@type': 'Product', offers: { '@type': 'Offer', price: '9.89', priceCurrency: 'EUR' } })
+  expect(graph['@graph'][0]).toMatchObject({
+    '@type': 'Product',
+    offers: { '@type': 'Offer', price: '9.89', priceCurrency: 'EUR' },
+  })
 })
 test('a file that is not one of drafts is refused with row and reason', () => {
   const csv = draftsToCsv(fc.sample(draft, 2))
@@ -61,7 +84,11 @@ const listings = [
 test('a title from what sells, without shouting and praise, within the limit', () => {
   expect(suggestTitle(listings, 80)).toBe('Window feeder, clear')
   expect(suggestTitle([{ title: 'One two three four', units: 1, tags: null }], 9)).toBe('One two')
-  fc.assert(fc.property(text, fc.integer({ min: 1, max: 80 }), (title, limit) => expect([...suggestTitle([{ title, units: 1, tags: null }], limit)].length).toBeLessThanOrEqual(limit)))
+  fc.assert(
+    fc.property(text, fc.integer({ min: 1, max: 80 }), (title, limit) =>
+      expect([...suggestTitle([{ title, units: 1, tags: null }], limit)].length).toBeLessThanOrEqual(limit),
+    ),
+  )
 })
 test('tags: the most sold first, within both limits, none twice', () => {
   const tags = suggestTags(listings, 4, 20)

@@ -34,7 +34,10 @@ export function makeDraft(item: Item, { market, rules, corrections, setPriceE4, 
   const unit = minorUnitE4(currency)
   const priceE4 = Math.ceil((homePrice * rate) / unit - 1e-6) * unit
   const { inputs } = costOf(item, market, rules, corrections)
-  const sheet = costSheet(inputs, currency === home ? priceE4 : Math.round(priceE4 / rate / minorUnitE4(home)) * minorUnitE4(home))
+  const sheet = costSheet(
+    inputs,
+    currency === home ? priceE4 : Math.round(priceE4 / rate / minorUnitE4(home)) * minorUnitE4(home),
+  )
   const here = item.listings.filter((l) => l.market === market)
   return {
     id,

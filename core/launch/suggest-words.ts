@@ -4,14 +4,40 @@ export interface TitleOfListing {
   tags: string | null
 }
 
-const filler = new Set(['of', 'for', 'with', 'the', 'and', 'a', 'in', 'to', 'new', 'lovely', 'best', 'top', 'great', 'free', 'delivery', 'premium', 'quality', 'ideal', 'gift', 'handy'])
+const filler = new Set([
+  'of',
+  'for',
+  'with',
+  'the',
+  'and',
+  'a',
+  'in',
+  'to',
+  'new',
+  'lovely',
+  'best',
+  'top',
+  'great',
+  'free',
+  'delivery',
+  'premium',
+  'quality',
+  'ideal',
+  'gift',
+  'handy',
+])
 
 /** The title of the listing that sells most, cut at a word to the limit; praise and shouting taken out. */
 export function suggestTitle(listings: readonly TitleOfListing[], limit: number): string {
   const best = [...listings].sort((a, b) => (b.units ?? -1) - (a.units ?? -1) || a.title.length - b.title.length)
   const source = best.find((l) => l.title !== l.title.toUpperCase())?.title ?? sentence(best[0]?.title ?? '')
-  const praise = /(?:^|(?<=[\s,]))(?:new|lovely|great gift|top quality|free delivery|handy|ideal gift|premium|best)(?=$|[\s,])/gi
-  const plain = source.replace(praise, '').replace(/\s*,(\s*,)+/g, ',').replace(/\s+/g, ' ').replace(/^[\s,]+|[\s,]+$/g, '')
+  const praise =
+    /(?:^|(?<=[\s,]))(?:new|lovely|great gift|top quality|free delivery|handy|ideal gift|premium|best)(?=$|[\s,])/gi
+  const plain = source
+    .replace(praise, '')
+    .replace(/\s*,(\s*,)+/g, ',')
+    .replace(/\s+/g, ' ')
+    .replace(/^[\s,]+|[\s,]+$/g, '')
   const words = sentence(plain).split(' ')
   while ([...words.join(' ')].length > limit && words.length > 1) words.pop()
   return [...words.join(' ')].slice(0, limit).join('').replace(/,$/, '')
@@ -31,8 +57,13 @@ export function suggestTags(listings: readonly TitleOfListing[], most: number, l
   }
   for (const l of listings) for (const tag of l.tags?.split('|') ?? []) add(tag, 1000 + (l.units ?? 0))
   for (const l of listings) {
-    const words = (l.title.toLowerCase().match(/\p{L}[\p{L}-]+/gu) ?? []).filter((w) => w.length > 2 && !filler.has(w) && !/^(pack|pcs|pieces|set|lot|dozen|pair)$/.test(w))
+    const words = (l.title.toLowerCase().match(/\p{L}[\p{L}-]+/gu) ?? []).filter(
+      (w) => w.length > 2 && !filler.has(w) && !/^(pack|pcs|pieces|set|lot|dozen|pair)$/.test(w),
+    )
     for (const word of words) add(word, 1 + (l.units ?? 0) / 1000)
   }
-  return [...weights].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)).slice(0, most).map(([tag]) => tag)
+  return [...weights]
+    .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))
+    .slice(0, most)
+    .map(([tag]) => tag)
 }

@@ -94,10 +94,16 @@ export function sensitivity(inputs: CostInputs, priceE4: number): Sensitivity[] 
   put('price', 'Price', profit(inputs, tenth(priceE4, 0.9)), profit(inputs, tenth(priceE4, 1.1)))
   const tiers = inputs.tiers
   if (tiers) {
-    const scaled = (f: number) => ({ ...inputs, tiers: tiers.map((t) => ({ ...t, priceE4: Math.round(t.priceE4 * f) })) })
+    const scaled = (f: number) => ({
+      ...inputs,
+      tiers: tiers.map((t) => ({ ...t, priceE4: Math.round(t.priceE4 * f) })),
+    })
     put('goods', 'Goods', profit(scaled(0.9)), profit(scaled(1.1)))
   }
-  const fees = (f: number) => ({ ...inputs, fees: inputs.fees.map((l) => ({ ...l, ratio: l.ratio * f, fixedE4: Math.round(l.fixedE4 * f) })) })
+  const fees = (f: number) => ({
+    ...inputs,
+    fees: inputs.fees.map((l) => ({ ...l, ratio: l.ratio * f, fixedE4: Math.round(l.fixedE4 * f) })),
+  })
   put('fees', 'Fees', profit(fees(0.9)), profit(fees(1.1)))
   for (const { input, label } of movable) {
     const value = inputs[input] as number

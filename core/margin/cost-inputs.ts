@@ -89,5 +89,6 @@ export function checkInputs(inputs: CostInputs): void {
     const fine = Number.isFinite(value) && value >= 0 && (!ratio || value <= 10) && (!count || value > 0)
     if (!fine) throw new Problem('input-invalid', { name, want: count ? 'above 0' : '0 or more', got: value })
   }
-  if (inputs.discountRatio >= 1) throw new Problem('input-invalid', { name: 'discount', want: 'under 100 %', got: inputs.discountRatio })
+  if (inputs.discountRatio >= 1)
+    throw new Problem('input-invalid', { name: 'discount', want: 'under 100 %', got: inputs.discountRatio })
 }

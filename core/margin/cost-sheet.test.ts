@@ -1,20 +1,52 @@
 import fc from 'fast-check'
-import { advertisingRoom, blankInputs, costSheet, payback, rulePrice, scheduleFromJson, scheduleToJson, sensitivity, solvePrice, type CostInputs, type FeeLine } from '.'
+import {
+  advertisingRoom,
+  blankInputs,
+  costSheet,
+  payback,
+  rulePrice,
+  scheduleFromJson,
+  scheduleToJson,
+  sensitivity,
+  solvePrice,
+  type CostInputs,
+  type FeeLine,
+} from '.'
 
 const e4 = (text: string) => Math.round(Number(text) * 10_000)
-const fee = (some: Partial<FeeLine> & { id: string }): FeeLine => ({ label: some.id, kind: 'market', base: 'price', withTax: true, ratio: 0, fixedE4: 0, minE4: null, maxE4: null, steps: [], stepsApply: 'marginal', per: 'order', ...some })
-const lines = (inputs: CostInputs, price: string) => Object.fromEntries(costSheet(inputs, e4(price)).lines.map((l) => [l.id, (l.amountE4 ?? NaN) / 10_000]))
+const fee = (some: Partial<FeeLine> & { id: string }): FeeLine => ({
+  label: some.id,
+  kind: 'market',
+  base: 'price',
+  withTax: true,
+  ratio: 0,
+  fixedE4: 0,
+  minE4: null,
+  maxE4: null,
+  steps: [],
+  stepsApply: 'marginal',
+  per: 'order',
+  ...some,
+})
+const lines = (inputs: CostInputs, price: string) =>
+  Object.fromEntries(costSheet(inputs, e4(price)).lines.map((l) => [l.id, (l.amountE4 ?? NaN) / 10_000]))
 
 /** Worked by hand in docs/checks.md, 'Cost sheets'; fee-like terms as markets publish them, no market's own. */
 const general: CostInputs = {
   ...blankInputs('EUR'),
   taxRatio: 0.23,
-  tiers: [{ from: 1, priceE4: e4('4.40') }, { from: 10, priceE4: e4('4.00') }],
+  tiers: [
+    { from: 1, priceE4: e4('4.40') },
+    { from: 10, priceE4: e4('4.00') },
+  ],
   orderQuantity: 10,
   supplierDeliveryE4: e4('6.00'),
   dutyRatio: 0.03,
   importTaxRatio: 0.23,
-  fees: [fee({ id: 'sale', ratio: 0.12, minE4: e4('0.30') }), fee({ id: 'pay', kind: 'payment', base: 'price and postage', ratio: 0.019, fixedE4: e4('0.25') })],
+  fees: [
+    fee({ id: 'sale', ratio: 0.12, minE4: e4('0.30') }),
+    fee({ id: 'pay', kind: 'payment', base: 'price and postage', ratio: 0.019, fixedE4: e4('0.25') }),
+  ],
   postageOutE4: e4('2.40'),
   packingE4: e4('0.30'),
   returnRatio: 0.03,
@@ -24,9 +56,25 @@ const general: CostInputs = {
 }
 
 test('example 1: tax in the price, a lot of ten, returns', () => {
-  expect(lines(general, '14.99')).toEqual({ price: 14.99, tax: -2.8, goods: -4, supplierDelivery: -0.6, duty: -0.14, 'fee:sale': -1.8, 'fee:pay': -0.53, postageOut: -2.4, packing: -0.3, returns: -0.31 })
+  expect(lines(general, '14.99')).toEqual({
+    price: 14.99,
+    tax: -2.8,
+    goods: -4,
+    supplierDelivery: -0.6,
+    duty: -0.14,
+    'fee:sale': -1.8,
+    'fee:pay': -0.53,
+    postageOut: -2.4,
+    packing: -0.3,
+    returns: -0.31,
+  })
   const sheet = costSheet(general, e4('14.99'))
-  expect(sheet).toMatchObject({ profitE4: e4('2.11'), netRevenueE4: e4('12.19'), landedE4: e4('4.74'), outlayE4: e4('6.13') })
+  expect(sheet).toMatchObject({
+    profitE4: e4('2.11'),
+    netRevenueE4: e4('12.19'),
+    landedE4: e4('4.74'),
+    outlayE4: e4('6.13'),
+  })
   expect(sheet.margin).toBeCloseTo(2.11 / 12.19, 12)
   expect(sheet.returnOnOutlay).toBeCloseTo(2.11 / 6.13, 12)
   expect(sheet.markUp).toBeCloseTo(2.11 / 4.74, 12)
@@ -36,11 +84,28 @@ test('example 2: a dear piece, steps of a fee, a listing fee spread over sales',
   const auction: CostInputs = {
     ...blankInputs('GBP'),
     tiers: [{ from: 1, priceE4: e4('700') }],
-    fees: [fee({ id: 'sale', base: 'price and postage', ratio: 0.115, fixedE4: e4('0.30'), steps: [{ fromE4: e4('1000'), ratio: 0.03 }] }), fee({ id: 'pay', kind: 'payment', base: 'price and postage', ratio: 0.022 }), fee({ id: 'list', kind: 'listing', fixedE4: e4('0.35'), per: 'listing' })],
+    fees: [
+      fee({
+        id: 'sale',
+        base: 'price and postage',
+        ratio: 0.115,
+        fixedE4: e4('0.30'),
+        steps: [{ fromE4: e4('1000'), ratio: 0.03 }],
+      }),
+      fee({ id: 'pay', kind: 'payment', base: 'price and postage', ratio: 0.022 }),
+      fee({ id: 'list', kind: 'listing', fixedE4: e4('0.35'), per: 'listing' }),
+    ],
     postageOutE4: e4('18'),
     salesPerListing: 20,
   }
-  expect(lines(auction, '1250')).toEqual({ price: 1250, goods: -700, 'fee:sale': -122.8, 'fee:pay': -27.5, 'fee:list': -0.02, postageOut: -18 })
+  expect(lines(auction, '1250')).toEqual({
+    price: 1250,
+    goods: -700,
+    'fee:sale': -122.8,
+    'fee:pay': -27.5,
+    'fee:list': -0.02,
+    postageOut: -18,
+  })
   expect(costSheet(auction, e4('1250')).profitE4).toBe(e4('381.68'))
   const whole = { ...auction, fees: auction.fees.map((f) => ({ ...f, stepsApply: 'whole' as const })) }
   expect(lines(whole, '1250')['fee:sale']).toBe(-37.8)
@@ -52,9 +117,20 @@ test('example 3: a file at a discount costs no goods', () => {
     ...blankInputs('EUR'),
     tiers: [],
     discountRatio: 0.1,
-    fees: [fee({ id: 'sale', base: 'price and postage', ratio: 0.065 }), fee({ id: 'list', kind: 'listing', fixedE4: e4('0.18') }), fee({ id: 'pay', kind: 'payment', base: 'price and postage', ratio: 0.03, fixedE4: e4('0.30') })],
+    fees: [
+      fee({ id: 'sale', base: 'price and postage', ratio: 0.065 }),
+      fee({ id: 'list', kind: 'listing', fixedE4: e4('0.18') }),
+      fee({ id: 'pay', kind: 'payment', base: 'price and postage', ratio: 0.03, fixedE4: e4('0.30') }),
+    ],
   }
-  expect(lines(digital, '5.50')).toEqual({ price: 5.5, discount: -0.55, goods: -0, 'fee:sale': -0.32, 'fee:list': -0.18, 'fee:pay': -0.45 })
+  expect(lines(digital, '5.50')).toEqual({
+    price: 5.5,
+    discount: -0.55,
+    goods: -0,
+    'fee:sale': -0.32,
+    'fee:list': -0.18,
+    'fee:pay': -0.45,
+  })
   const sheet = costSheet(digital, e4('5.50'))
   expect(sheet.profitE4).toBe(e4('4.00'))
   expect(sheet.margin).toBeCloseTo(4 / 4.95, 12)
@@ -62,15 +138,34 @@ test('example 3: a file at a discount costs no goods', () => {
 })
 
 test('example 4: a currency without minor unit', () => {
-  const yen: CostInputs = { ...blankInputs('JPY'), taxRatio: 0.1, tiers: [{ from: 1, priceE4: e4('900') }], fees: [fee({ id: 'sale', ratio: 0.1 }), fee({ id: 'pay', kind: 'payment', ratio: 0.036 })], postageOutE4: e4('350') }
-  expect(lines(yen, '2980')).toEqual({ price: 2980, tax: -271, goods: -900, 'fee:sale': -298, 'fee:pay': -107, postageOut: -350 })
+  const yen: CostInputs = {
+    ...blankInputs('JPY'),
+    taxRatio: 0.1,
+    tiers: [{ from: 1, priceE4: e4('900') }],
+    fees: [fee({ id: 'sale', ratio: 0.1 }), fee({ id: 'pay', kind: 'payment', ratio: 0.036 })],
+    postageOutE4: e4('350'),
+  }
+  expect(lines(yen, '2980')).toEqual({
+    price: 2980,
+    tax: -271,
+    goods: -900,
+    'fee:sale': -298,
+    'fee:pay': -107,
+    postageOut: -350,
+  })
   expect(costSheet(yen, e4('2980')).profitE4).toBe(e4('1054'))
 })
 
 test('packs: three sold from singles, one sold from a pack of six', () => {
   const three = { ...blankInputs('EUR'), packSold: 3, tiers: [{ from: 1, priceE4: e4('1.11') }] }
   expect(lines(three, '9')).toMatchObject({ goods: -3.33 })
-  const sixth = { ...blankInputs('EUR'), packBought: 6, tiers: [{ from: 1, priceE4: e4('10.00') }], supplierDeliveryE4: e4('6.00'), orderQuantity: 2 }
+  const sixth = {
+    ...blankInputs('EUR'),
+    packBought: 6,
+    tiers: [{ from: 1, priceE4: e4('10.00') }],
+    supplierDeliveryE4: e4('6.00'),
+    orderQuantity: 2,
+  }
   // 10.00 / 6 = 1.666… ; 6.00 / (2 × 6) = 0.50
   expect(lines(sixth, '9')).toMatchObject({ goods: -1.67, supplierDelivery: -0.5 })
 })
@@ -84,13 +179,20 @@ test('an unknown cost leaves the profit unknown, never zero', () => {
 
 test('a sheet always adds up, line by line, in whole minor units', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 1, max: 50_000 }), fc.integer({ min: 0, max: 300 }), fc.constantFrom('EUR', 'JPY', 'KWD'), (price, ratio, currency) => {
-      const sheet = costSheet({ ...general, currency, discountRatio: ratio / 1000 }, price * 10_000)
-      const sum = sheet.lines.reduce((a, l) => a + (l.amountE4 as number), 0)
-      expect(sum).toBe(sheet.profitE4)
-      const unit = currency === 'JPY' ? 10_000 : currency === 'KWD' ? 10 : 100
-      for (const l of sheet.lines) if (l.id !== 'price' && l.id !== 'packing' && l.id !== 'postageOut') expect(Math.abs((l.amountE4 as number) % unit)).toBe(0)
-    }),
+    fc.property(
+      fc.integer({ min: 1, max: 50_000 }),
+      fc.integer({ min: 0, max: 300 }),
+      fc.constantFrom('EUR', 'JPY', 'KWD'),
+      (price, ratio, currency) => {
+        const sheet = costSheet({ ...general, currency, discountRatio: ratio / 1000 }, price * 10_000)
+        const sum = sheet.lines.reduce((a, l) => a + (l.amountE4 as number), 0)
+        expect(sum).toBe(sheet.profitE4)
+        const unit = currency === 'JPY' ? 10_000 : currency === 'KWD' ? 10 : 100
+        for (const l of sheet.lines)
+          if (l.id !== 'price' && l.id !== 'packing' && l.id !== 'postageOut')
+            expect(Math.abs((l.amountE4 as number) % unit)).toBe(0)
+      },
+    ),
   )
 })
 
@@ -103,7 +205,10 @@ test('break-even and floor of example 1, next to the cents around them', () => {
 })
 
 test('advertising, payback and what moves the profit', () => {
-  expect(advertisingRoom({ ...general, advertisingE4: e4('1') }, e4('14.99'))).toEqual({ affordableE4: e4("2.11"), breakEvenReturn: expect.closeTo(12.19 / 2.11, 12) as number })
+  expect(advertisingRoom({ ...general, advertisingE4: e4('1') }, e4('14.99'))).toEqual({
+    affordableE4: e4('2.11'),
+    breakEvenReturn: expect.closeTo(12.19 / 2.11, 12) as number,
+  })
   // Ten pieces at 4.74 landed; each sale brings back 2.11 + 4.74 = 6.85: 47.40 / 6.85 = 6.92 → 7 sales, at half a sale a day 14 days.
   expect(payback(general, e4('14.99'), 0.5)).toEqual({ outlayE4: e4('47.40'), units: 7, days: 14 })
   const swings = sensitivity(general, e4('14.99'))
@@ -116,13 +221,16 @@ test('advertising, payback and what moves the profit', () => {
 })
 
 test('inputs that make no sense are refused by name', () => {
-  expect(() => costSheet({ ...general, returnRatio: -0.1 }, e4('9'))).toThrow(expect.objectContaining({ code: 'input-invalid', details: { name: 'returnRatio', want: '0 or more', got: -0.1 } }))
+  expect(() => costSheet({ ...general, returnRatio: -0.1 }, e4('9'))).toThrow(
+    expect.objectContaining({ code: 'input-invalid', details: { name: 'returnRatio', want: '0 or more', got: -0.1 } }),
+  )
   expect(() => costSheet({ ...general, packSold: 0 }, e4('9'))).toThrow(/packSold must be above 0/)
 })
 
 describe('price rule', () => {
   const rule = { stepE4: 100, floorE4: e4('7.02'), ceilingE4: null }
-  test('under the lowest by a cent', () => expect(rulePrice(rule, [e4('9.90'), e4('10.99')])).toEqual({ priceE4: e4('9.89'), because: 'under the lowest' }))
+  test('under the lowest by a cent', () =>
+    expect(rulePrice(rule, [e4('9.90'), e4('10.99')])).toEqual({ priceE4: e4('9.89'), because: 'under the lowest' }))
   test('never below the floor, whatever the feed says', () => {
     expect(rulePrice(rule, [e4('7.02')])).toEqual({ priceE4: e4('7.02'), because: 'held at the floor' })
     fc.assert(
@@ -134,13 +242,23 @@ describe('price rule', () => {
   })
   test('no competitor, no floor', () => {
     expect(rulePrice(rule, [])).toEqual({ priceE4: null, because: 'no competing price' })
-    expect(rulePrice({ ...rule, ceilingE4: e4('20') }, [0])).toEqual({ priceE4: e4('20'), because: 'no competing price' })
+    expect(rulePrice({ ...rule, ceilingE4: e4('20') }, [0])).toEqual({
+      priceE4: e4('20'),
+      because: 'no competing price',
+    })
     expect(rulePrice({ ...rule, floorE4: null }, [e4('9')])).toMatchObject({ priceE4: null })
   })
 })
 
 test('a fee schedule survives its file, and a broken one is refused by line', () => {
-  const schedule = { market: 'Gavelhop', currency: 'GBP', validFrom: '2026-01-01', lines: [fee({ id: 'sale', ratio: 0.115, fixedE4: 3000, maxE4: 1_000_000, steps: [{ fromE4: 10_000_000, ratio: 0.03 }] })] }
+  const schedule = {
+    market: 'Gavelhop',
+    currency: 'GBP',
+    validFrom: '2026-01-01',
+    lines: [
+      fee({ id: 'sale', ratio: 0.115, fixedE4: 3000, maxE4: 1_000_000, steps: [{ fromE4: 10_000_000, ratio: 0.03 }] }),
+    ],
+  }
   expect(scheduleFromJson(JSON.parse(JSON.stringify(scheduleToJson(schedule))))).toEqual(schedule)
   const broken = scheduleToJson(schedule) as { lines: { percent: unknown }[] }
   broken.lines[0]!.percent = 'ten'

@@ -120,13 +120,24 @@ export function workOut(
   const storage = times(inputs.storagePerMonthE4, inputs.storageMonths)
   put('storage', 'Storage', 'delivery', -storage)
   put('advertising', 'Advertising', 'selling', -inputs.advertisingE4)
-  put('commission', 'Creator commission', 'selling', -times(paid - bases.priceTaxE4 * (inputs.pricesIncludeTax ? 1 : 0), inputs.commissionRatio))
+  put(
+    'commission',
+    'Creator commission',
+    'selling',
+    -times(paid - bases.priceTaxE4 * (inputs.pricesIncludeTax ? 1 : 0), inputs.commissionRatio),
+  )
   const perReturn =
     goods.landed === null && inputs.returnRatio > 0 && inputs.recoveredRatio > 0
       ? null
-      : net + inputs.costPerReturnE4 - times(goods.landed ?? 0, inputs.recoveredRatio) - times(refundable, inputs.feesRefundedRatio)
+      : net +
+        inputs.costPerReturnE4 -
+        times(goods.landed ?? 0, inputs.recoveredRatio) -
+        times(refundable, inputs.feesRefundedRatio)
   put('returns', 'Returns', 'returns', perReturn === null ? null : -times(perReturn, inputs.returnRatio))
-  const outlay = goods.landed === null ? null : goods.landed + goods.taxGivenBack + inputs.packingE4 + storage + inputs.advertisingE4 + listingFees
+  const outlay =
+    goods.landed === null
+      ? null
+      : goods.landed + goods.taxGivenBack + inputs.packingE4 + storage + inputs.advertisingE4 + listingFees
   return { netRevenueE4: net, landedE4: goods.landed, outlayE4: outlay, profitE4: profit }
 }
 
@@ -147,7 +158,8 @@ function goodsLines(
   const delivery = free ? 0 : round(share(inputs.supplierDeliveryE4, packSold, packBought * orderQuantity, exact))
   const freight = free ? 0 : perSale(inputs.inboundFreightE4)
   const duty = goods === null ? null : times(goods + delivery + freight, inputs.dutyRatio)
-  const importTax = goods === null || duty === null ? null : times(goods + delivery + freight + duty, inputs.importTaxRatio)
+  const importTax =
+    goods === null || duty === null ? null : times(goods + delivery + freight + duty, inputs.importTaxRatio)
   const borne = inputs.importTaxRecoverable ? 0 : importTax
   put('goods', 'Goods', 'goods', minus(goods))
   put('supplierDelivery', 'Delivery from supplier', 'goods', -delivery)

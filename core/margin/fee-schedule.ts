@@ -40,7 +40,12 @@ export function scheduleFromJson(json: unknown): FeeSchedule {
   const currency = asText(o.currency, 'currency')
   if (!isCurrencyCode(currency)) throw wrong(`currency ${currency} does not exist`)
   if (!Array.isArray(o.lines)) throw wrong('lines is not a list')
-  return { market, currency, validFrom: asText(o.validFrom, 'validFrom'), lines: o.lines.map((l, i) => lineFrom(l, i + 1)) }
+  return {
+    market,
+    currency,
+    validFrom: asText(o.validFrom, 'validFrom'),
+    lines: o.lines.map((l, i) => lineFrom(l, i + 1)),
+  }
 }
 
 function lineFrom(json: unknown, n: number): FeeLine {
@@ -85,7 +90,8 @@ function asText(value: unknown, what: string): string {
 }
 
 function asRatio(value: unknown, what: string): number {
-  if (typeof value !== 'number' || !(value >= 0 && value <= 100)) throw wrong(`${what} is not a percentage from 0 to 100`)
+  if (typeof value !== 'number' || !(value >= 0 && value <= 100))
+    throw wrong(`${what} is not a percentage from 0 to 100`)
   return value / 100
 }
 

@@ -7,7 +7,10 @@ export interface PriceRule {
 }
 
 export type RulePrice =
-  | { priceE4: number; because: 'under the lowest' | 'held at the floor' | 'held at the ceiling' | 'no competing price' }
+  | {
+      priceE4: number
+      because: 'under the lowest' | 'held at the floor' | 'held at the ceiling' | 'no competing price'
+    }
   | { priceE4: null; because: 'no price earns the least profit' | 'no competing price' }
 
 /**
@@ -24,6 +27,7 @@ export function rulePrice(rule: PriceRule, competingE4: readonly number[]): Rule
   }
   const wanted = Math.min(...usable) - rule.stepE4
   if (wanted < rule.floorE4) return { priceE4: rule.floorE4, because: 'held at the floor' }
-  if (rule.ceilingE4 !== null && wanted > rule.ceilingE4) return { priceE4: rule.ceilingE4, because: 'held at the ceiling' }
+  if (rule.ceilingE4 !== null && wanted > rule.ceilingE4)
+    return { priceE4: rule.ceilingE4, because: 'held at the ceiling' }
   return { priceE4: wanted, because: 'under the lowest' }
 }

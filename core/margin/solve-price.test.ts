@@ -1,5 +1,13 @@
 import fc from 'fast-check'
-import { blankInputs, costSheet, highestBuyingPrice, solvePrice, type CostInputs, type FeeLine, type PriceGoal } from '.'
+import {
+  blankInputs,
+  costSheet,
+  highestBuyingPrice,
+  solvePrice,
+  type CostInputs,
+  type FeeLine,
+  type PriceGoal,
+} from '.'
 
 const money = (max: number) => fc.integer({ min: 0, max }).map((cents) => cents * 100)
 const ratio = (max: number) => fc.integer({ min: 0, max: max * 1000 }).map((n) => n / 1000)
@@ -58,7 +66,20 @@ test('agrees with trying every cent up to 30.00', () => {
 })
 
 test('says that no price serves where fees eat every cent', () => {
-  const all: FeeLine = { id: 'f', label: 'All', kind: 'market', base: 'price', withTax: true, ratio: 1, fixedE4: 0, minE4: null, maxE4: null, steps: [], stepsApply: 'marginal', per: 'order' }
+  const all: FeeLine = {
+    id: 'f',
+    label: 'All',
+    kind: 'market',
+    base: 'price',
+    withTax: true,
+    ratio: 1,
+    fixedE4: 0,
+    minE4: null,
+    maxE4: null,
+    steps: [],
+    stepsApply: 'marginal',
+    per: 'order',
+  }
   const i = { ...blankInputs('EUR'), tiers: [{ from: 1, priceE4: 10_000 }], fees: [all] }
   expect(solvePrice(i, { profitE4: 0 })).toEqual({ lowestE4: null, ranges: [] })
 })

@@ -128,4 +128,12 @@ function basesWhereItBends(line: FeeLine): number[] {
   return bends
 }
 
-const noBases: FeeBases = { priceE4: 0, postageE4: 0, taxE4: 0, priceTaxE4: 0, items: 1, salesPerListing: 1, salesPerMonth: 1 }
+const noBases: FeeBases = {
+  priceE4: 0,
+  postageE4: 0,
+  taxE4: 0,
+  priceTaxE4: 0,
+  items: 1,
+  salesPerListing: 1,
+  salesPerMonth: 1,
+}

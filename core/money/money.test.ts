@@ -1,6 +1,16 @@
 import codes from 'currency-codes'
 import fc from 'fast-check'
-import { addAmounts, convert, divideRounded, isCurrencyCode, minorDigitsOf, plainAmount, recogniseCurrency, roundToMinor, toE4 } from '.'
+import {
+  addAmounts,
+  convert,
+  divideRounded,
+  isCurrencyCode,
+  minorDigitsOf,
+  plainAmount,
+  recogniseCurrency,
+  roundToMinor,
+  toE4,
+} from '.'
 import { e4OfPlain } from '../intake'
 
 /** ISO 4217 as the package currency-codes publishes it; withdrawn codes and metals have no minor unit. */
@@ -17,29 +27,51 @@ test('rounds half away from zero, exactly, also past 2^53', () => {
   expect([123450, -123450, 123449].map((e) => roundToMinor(e, 'EUR'))).toEqual([123500, -123500, 123400])
   expect(roundToMinor(5000, 'JPY')).toBe(10000)
   fc.assert(
-    fc.property(fc.integer({ min: -1e9, max: 1e9 }), fc.integer({ min: 0, max: 1e7 }), fc.integer({ min: 1, max: 1e7 }), (a, b, d) => {
-      const [p, q] = [BigInt(a) * BigInt(b), BigInt(d)]
-      const sign = p < 0n ? -1n : 1n
-      const expected = sign * ((2n * sign * p + q) / (2n * q))
-      expect(divideRounded(a, b, d)).toBe(Number(expected) || 0)
-    }),
+    fc.property(
+      fc.integer({ min: -1e9, max: 1e9 }),
+      fc.integer({ min: 0, max: 1e7 }),
+      fc.integer({ min: 1, max: 1e7 }),
+      (a, b, d) => {
+        const [p, q] = [BigInt(a) * BigInt(b), BigInt(d)]
+        const sign = p < 0n ? -1n : 1n
+        const expected = sign * ((2n * sign * p + q) / (2n * q))
+        expect(divideRounded(a, b, d)).toBe(Number(expected) || 0)
+      },
+    ),
   )
 })
 
 test('text and amount are the same thing', () => {
-  fc.assert(fc.property(fc.integer({ min: -1e12, max: 1e12 }), (e4) => expect(e4OfPlain(plainAmount(e4, 'EUR'))).toBe(e4)))
-  expect([plainAmount(124800, 'EUR'), plainAmount(425, 'USD'), plainAmount(120000, 'JPY'), plainAmount(-500, 'EUR')]).toEqual(['12.48', '0.0425', '12', '-0.05'])
+  fc.assert(
+    fc.property(fc.integer({ min: -1e12, max: 1e12 }), (e4) => expect(e4OfPlain(plainAmount(e4, 'EUR'))).toBe(e4)),
+  )
+  expect([
+    plainAmount(124800, 'EUR'),
+    plainAmount(425, 'USD'),
+    plainAmount(120000, 'JPY'),
+    plainAmount(-500, 'EUR'),
+  ]).toEqual(['12.48', '0.0425', '12', '-0.05'])
   expect(toE4(12.48)).toBe(124800)
 })
 
 test('currencies are never mixed, and a conversion keeps what it came from', () => {
-  expect(() => addAmounts({ e4: 1, currency: 'EUR' }, { e4: 1, currency: 'USD' })).toThrow(expect.objectContaining({ code: 'money-mixed' }))
+  expect(() => addAmounts({ e4: 1, currency: 'EUR' }, { e4: 1, currency: 'USD' })).toThrow(
+    expect.objectContaining({ code: 'money-mixed' }),
+  )
   const rates = [{ from: 'GBP', to: 'EUR', rate: 1.1628, day: '2026-05-29' }]
   // 10.00 GBP × 1.1628 = 11.628 → 11.63
-  expect(convert({ e4: 100_000, currency: 'GBP' }, 'EUR', rates)).toEqual({ e4: 116_300, currency: 'EUR', original: { e4: 100_000, currency: 'GBP' }, rate: 1.1628, day: '2026-05-29' })
+  expect(convert({ e4: 100_000, currency: 'GBP' }, 'EUR', rates)).toEqual({
+    e4: 116_300,
+    currency: 'EUR',
+    original: { e4: 100_000, currency: 'GBP' },
+    rate: 1.1628,
+    day: '2026-05-29',
+  })
   // 11.63 EUR / 1.1628 = 10.0017… → 10.00
   expect(convert({ e4: 116_300, currency: 'EUR' }, 'GBP', rates).e4).toBe(100_000)
-  expect(() => convert({ e4: 1, currency: 'USD' }, 'EUR', rates)).toThrow(expect.objectContaining({ code: 'money-no-rate' }))
+  expect(() => convert({ e4: 1, currency: 'USD' }, 'EUR', rates)).toThrow(
+    expect.objectContaining({ code: 'money-no-rate' }),
+  )
 })
 
 test.each([

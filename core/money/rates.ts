@@ -29,7 +29,11 @@ export function convert(amount: Amount, to: string, rates: readonly Rate[]): Con
 }
 
 /** The factor from one currency to another, or null where the table has none. */
-export function findRate(from: string, to: string, rates: readonly Rate[]): { rate: number; day: string | null } | null {
+export function findRate(
+  from: string,
+  to: string,
+  rates: readonly Rate[],
+): { rate: number; day: string | null } | null {
   if (from === to) return { rate: 1, day: null }
   const newest = (a: Rate, b: Rate) => (a.day < b.day ? 1 : -1)
   const straight = rates.filter((r) => r.from === from && r.to === to && r.rate > 0).sort(newest)[0]

@@ -1,5 +1,17 @@
 /** Signs that mean one currency wherever they are used. */
-const sure: Record<string, string> = { '€': 'EUR', '£': 'GBP', '₹': 'INR', '₩': 'KRW', '₺': 'TRY', '₽': 'RUB', '₪': 'ILS', '₫': 'VND', '₴': 'UAH', zł: 'PLN', 'Kč': 'CZK' }
+const sure: Record<string, string> = {
+  '€': 'EUR',
+  '£': 'GBP',
+  '₹': 'INR',
+  '₩': 'KRW',
+  '₺': 'TRY',
+  '₽': 'RUB',
+  '₪': 'ILS',
+  '₫': 'VND',
+  '₴': 'UAH',
+  zł: 'PLN',
+  Kč: 'CZK',
+}
 /** Signs that several countries share: the commonest, to be asked about. */
 const shared: Record<string, string> = { $: 'USD', '¥': 'JPY', kr: 'SEK', Fr: 'CHF' }
 

@@ -11,7 +11,8 @@ export const sentences = {
   'file-old-spreadsheet': '{file} is an old spreadsheet (XLS). Save it as XLSX or CSV and bring it again.',
   'file-xlsx-broken': '{file} cannot be opened as a spreadsheet: it is damaged or incomplete. Export it again.',
   'file-json-broken': '{file} is not valid JSON: {reason}. Export it again, or mend it there.',
-  'file-json-deep': '{file} is nested more than {limit} levels deep, which no sales table needs. Export a plainer form.',
+  'file-json-deep':
+    '{file} is nested more than {limit} levels deep, which no sales table needs. Export a plainer form.',
   'file-no-table': '{file} holds no table: no heading row with rows under it was found.',
   'file-wide': '{file} has {columns} columns; Sickle takes up to {limit}. Export fewer columns.',
   'kind-unclear':

@@ -22,7 +22,8 @@ export const roomRules = { handful: 12, crowded: 30, heldShare: 0.6, heldHhi: 50
 export function roomOf(salesBySeller: readonly number[], rules = roomRules): Room {
   const sellers = salesBySeller.length
   const spread = concentration(salesBySeller)
-  if (!spread) return { word: sellers === 0 ? 'untested' : 'unclear', openness: null, sellers, topShare: null, hhi: null }
+  if (!spread)
+    return { word: sellers === 0 ? 'untested' : 'unclear', openness: null, sellers, topShare: null, hhi: null }
   const base = { sellers, topShare: spread.top, hhi: spread.hhi }
   const crowd = Math.max(0, Math.min(1, (rules.crowded - sellers) / (rules.crowded - rules.handful / 2)))
   const evenness = 1 - Math.max(0, spread.top - 1 / sellers)

@@ -1,6 +1,7 @@
 import { concentration, roomOf } from '.'
 
-test('shares 30, 30, 20, 20 make 2 600 (US Merger Guidelines)', () => expect(concentration([30, 30, 20, 20])?.hhi).toBe(2600))
+test('shares 30, 30, 20, 20 make 2 600 (US Merger Guidelines)', () =>
+  expect(concentration([30, 30, 20, 20])?.hhi).toBe(2600))
 test('one alone is 10 000, a hundred equals are 100', () => {
   expect(concentration([7])?.hhi).toBe(10000)
   expect(concentration(Array.from({ length: 100 }, () => 1))?.hhi).toBe(100)

@@ -94,9 +94,12 @@ export class OfferFinder {
 
   /** Candidates, surest first. */
   find(signature: TitleSignature, gtin: string | null, most = 8): OfferMatch[] {
-    const sure = (gtin === null ? [] : (this.#byGtin.get(gtin) ?? [])).map(
-      (offer): OfferMatch => ({ offer, by: 'barcode', likeness: null, verdict: 'same' }),
-    )
+    const sure = (gtin === null ? [] : (this.#byGtin.get(gtin) ?? [])).map((offer): OfferMatch => ({
+      offer,
+      by: 'barcode',
+      likeness: null,
+      verdict: 'same',
+    }))
     const known = new Set(sure.map((m) => m.offer.key))
     const alike = this.#index.find(signature, most).flatMap(({ at, likeness }): OfferMatch[] => {
       const offer = this.#offers[at] as Offer

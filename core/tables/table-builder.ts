@@ -13,7 +13,14 @@ export interface ColumnSpec {
 export class TableBuilder {
   #rows = 0
   #capacity = 1024
-  readonly #parts: { spec: ColumnSpec; codes: Int32Array; values: Float64Array; words: string[]; index: Map<string, number>; known: boolean }[]
+  readonly #parts: {
+    spec: ColumnSpec
+    codes: Int32Array
+    values: Float64Array
+    words: string[]
+    index: Map<string, number>
+    known: boolean
+  }[]
 
   constructor(specs: readonly ColumnSpec[]) {
     this.#parts = specs.map((spec) => ({

@@ -51,8 +51,15 @@ export function applyEvents(events: readonly DecisionEvent[]): Map<string, Decis
  * Profit a month that kept items promise: each at its share of the units sold, one seller more among its listings.
  * Items whose profit or units are not known count as unknown, not as 0.
  */
-export function expectedMonthly(items: readonly DecisionEvent['snapshot'][]): { e4: number; known: number; of: number } {
+export function expectedMonthly(items: readonly DecisionEvent['snapshot'][]): {
+  e4: number
+  known: number
+  of: number
+} {
   const known = items.filter((i) => i.profitE4 !== null && i.units !== null)
-  const e4 = known.reduce((sum, i) => sum + Math.round(((i.profitE4 as number) * (i.units as number)) / (i.listings + 1)), 0)
+  const e4 = known.reduce(
+    (sum, i) => sum + Math.round(((i.profitE4 as number) * (i.units as number)) / (i.listings + 1)),
+    0,
+  )
   return { e4, known: known.length, of: items.length }
 }

@@ -44,7 +44,10 @@ const least = 0.02
  * Worth: 100 × weighted geometric mean of the desirabilities of what is known. A missing measure is left out and lowers the
  * coverage; a failed must gives 0 and is named.
  */
-export function worthOf(measures: Readonly<Record<string, number | null | undefined>>, rules: WorthRules = worthRules): Worth {
+export function worthOf(
+  measures: Readonly<Record<string, number | null | undefined>>,
+  rules: WorthRules = worthRules,
+): Worth {
   let logs = 0
   let weights = 0
   let all = 0
@@ -52,7 +55,8 @@ export function worthOf(measures: Readonly<Record<string, number | null | undefi
   const parts = rules.parts.map((part) => {
     const value = measures[part.measure] ?? null
     all += part.weight
-    if (value === null || Number.isNaN(value)) return { label: part.label, value: null, desirability: null, weight: part.weight }
+    if (value === null || Number.isNaN(value))
+      return { label: part.label, value: null, desirability: null, weight: part.weight }
     const d = Math.max(0, Math.min(1, (value - part.zero) / (part.one - part.zero)))
     if (part.must && d === 0) failed.push(part.label)
     logs += part.weight * Math.log(Math.max(d, least))

@@ -37,7 +37,12 @@ test('headers are strict: no inline script, nothing from elsewhere, no name of t
 
 test('any path of the application gives the page; demo paths that do not exist give 404', async () => {
   expect(await (await fetch(`${base}/margin/Marrowgate%2F1`)).text()).toContain('<title>Sickle')
-  for (const path of ['/demo/files/nothing.csv', '/demo/pictures/none-red.svg', '/demo/files/..%2Fpackage.json', '/demo/pictures/constructor-red.svg']) {
+  for (const path of [
+    '/demo/files/nothing.csv',
+    '/demo/pictures/none-red.svg',
+    '/demo/files/..%2Fpackage.json',
+    '/demo/pictures/constructor-red.svg',
+  ]) {
     expect((await fetch(base + path)).status).toBe(404)
   }
   expect((await fetch(`${base}/demo/files/%E0%A4%A`)).status).toBe(400)

@@ -68,5 +68,8 @@ function noStoreForPages(res: { setHeader(name: string, value: string): void }, 
 const onError: ErrorRequestHandler = (error: { status?: number }, _req, res, next) => {
   if (res.headersSent) return next(error)
   const status = error.status !== undefined && error.status >= 400 && error.status < 500 ? error.status : 500
-  res.status(status).type('text/plain').send(status === 500 ? 'The server failed. Please try again.' : 'The request cannot be read.')
+  res
+    .status(status)
+    .type('text/plain')
+    .send(status === 500 ? 'The server failed. Please try again.' : 'The request cannot be read.')
 }

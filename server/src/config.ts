@@ -7,6 +7,7 @@ export interface ServerConfig {
 export function readConfig(env: Record<string, string | undefined>): Readonly<ServerConfig> {
   const text = env.SICKLE_PORT ?? '4173'
   const port = Number(text)
-  if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error(`SICKLE_PORT must be a port from 0 to 65535; it is '${text}'`)
+  if (!Number.isInteger(port) || port < 0 || port > 65535)
+    throw new Error(`SICKLE_PORT must be a port from 0 to 65535; it is '${text}'`)
   return Object.freeze({ host: '127.0.0.1', port })
 }

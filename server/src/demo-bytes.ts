@@ -10,7 +10,9 @@ export interface ServedFile {
 
 /** Puts the demo's files into bytes: text in its encoding, rows as a spreadsheet. */
 export async function demoBytes(files: readonly DemoFile[]): Promise<ServedFile[]> {
-  return Promise.all(files.map(async ({ name, label, answers, ...file }) => ({ name, label, answers, bytes: await bytesOf(file) })))
+  return Promise.all(
+    files.map(async ({ name, label, answers, ...file }) => ({ name, label, answers, bytes: await bytesOf(file) })),
+  )
 }
 
 async function bytesOf({ content, encoding }: Pick<DemoFile, 'content' | 'encoding'>): Promise<Uint8Array> {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { useMessage } from 'naive-ui'
 import { onErrorCaptured, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -36,13 +37,15 @@ onMounted(async () => {
   }
 })
 onErrorCaptured((error) => {
-  message.error(toProblem(error).message, { closable: true, duration: 0 })
+  show(error)
   return false
 })
-window.addEventListener('unhandledrejection', (event) => {
-  const problem = toProblem(event.reason)
+function show(thrown: unknown) {
+  const problem = toProblem(thrown)
   if (problem.code !== 'cancelled') message.error(problem.message, { closable: true, duration: 0 })
-})
+}
+useEventListener(window, 'unhandledrejection', (event) => show(event.reason))
+useEventListener(window, 'error', (event) => show(event.error))
 
 useKeys('Everywhere', [
   ...stages.map((s) => ({ key: s.key, label: `Open ${s.label}`, run: () => void router.push(s.path) })),

@@ -23,8 +23,18 @@ const entries = computed<Entry[]>(() => [
   ...stages.map((s) => ({ label: s.label, hint: 'stage', run: () => router.push(s.path) })),
   { label: 'Settings', hint: 'page', run: () => router.push('/settings') },
   ...query.cuts.map((c) => ({ label: c.name, hint: 'Cut', run: () => (query.use(c), router.push('/finds')) })),
-  ...sheaf.all.map((s) => ({ label: s.name, hint: 'sheaf', run: () => (void sheaf.openSheaf(s.id), router.push('/sheaves')) })),
-  ...activeKeys.flatMap((g) => g.bindings.map((b) => ({ label: b.label, hint: g.group, run: () => b.run(new KeyboardEvent('keydown', { key: b.key })) }))),
+  ...sheaf.all.map((s) => ({
+    label: s.name,
+    hint: 'sheaf',
+    run: () => (void sheaf.openSheaf(s.id), router.push('/sheaves')),
+  })),
+  ...activeKeys.flatMap((g) =>
+    g.bindings.map((b) => ({
+      label: b.label,
+      hint: g.group,
+      run: () => b.run(new KeyboardEvent('keydown', { key: b.key })),
+    })),
+  ),
 ])
 const found = computed(() => {
   const words = typed.value.toLowerCase().split(/\s+/)
@@ -42,7 +52,14 @@ function move(step: number) {
 </script>
 
 <template>
-  <NModal v-model:show="show" preset="card" style="width: 520px" title="Everything by name" role="dialog" aria-label="Everything by name">
+  <NModal
+    v-model:show="show"
+    preset="card"
+    style="width: 520px"
+    title="Everything by name"
+    role="dialog"
+    aria-label="Everything by name"
+  >
     <NInput
       v-model:value="typed"
       placeholder="A stage, a Cut, a sheaf, an action"
@@ -53,7 +70,15 @@ function move(step: number) {
       @keydown.enter.prevent="go(found[at])"
     />
     <ul role="listbox" aria-label="Found">
-      <li v-for="(e, i) in found" :key="i" role="option" :aria-selected="i === at" :class="{ at: i === at }" @click="go(e)" @mousemove="at = i">
+      <li
+        v-for="(e, i) in found"
+        :key="i"
+        role="option"
+        :aria-selected="i === at"
+        :class="{ at: i === at }"
+        @click="go(e)"
+        @mousemove="at = i"
+      >
         <span>{{ e.label }}</span><span class="quiet small">{{ e.hint }}</span>
       </li>
       <li v-if="found.length === 0" class="quiet">Nothing has that name.</li>

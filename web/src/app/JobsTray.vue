@@ -19,17 +19,27 @@ const words = { waiting: 'waiting', running: 'working', done: 'done', failed: 'f
       </button>
     </template>
     <div class="list" role="status">
-      <p v-if="jobs.jobs.length === 0" class="quiet">Imports show here while they run, with progress and a way to stop them.</p>
+      <p v-if="jobs.jobs.length === 0" class="quiet">
+        Imports show here while they run, with progress and a way to stop them.
+      </p>
       <div v-for="job in [...jobs.jobs].reverse().slice(0, 14)" :key="job.id" class="job">
         <div class="head">
           <span class="name">{{ job.label }}</span>
-          <button v-if="job.state === 'running' || job.state === 'waiting'" class="bare cancel" @click="job.cancel()">Cancel</button>
-          <span v-else class="small" :class="{ loss: job.state === 'failed', quiet: job.state !== 'failed' }">{{ words[job.state] }}</span>
+          <button v-if="job.state === 'running' || job.state === 'waiting'" class="bare cancel" @click="job.cancel()">
+            Cancel
+          </button>
+          <span v-else class="small" :class="{ loss: job.state === 'failed', quiet: job.state !== 'failed' }">{{
+            words[job.state]
+          }}</span>
         </div>
-        <div v-if="job.state === 'running'" class="bar wide"><i :style="{ width: `${(job.done ?? 0.1) * 100}%` }" /></div>
+        <div v-if="job.state === 'running'" class="bar wide">
+          <i :style="{ width: `${(job.done ?? 0.1) * 100}%` }" />
+        </div>
         <p v-if="job.note" class="small quiet">{{ job.note }}</p>
       </div>
-      <button v-if="jobs.jobs.length > jobs.active.length" class="bare small clear" @click="jobs.clearFinished()">Clear finished</button>
+      <button v-if="jobs.jobs.length > jobs.active.length" class="bare small clear" @click="jobs.clearFinished()">
+        Clear finished
+      </button>
     </div>
   </NPopover>
 </template>

@@ -34,23 +34,65 @@ async function add() {
 <template>
   <footer class="strip">
     <NDropdown trigger="click" :options="options" placement="top-start" @select="choose">
-      <button class="bare name" title="Choose or make a sheaf">{{ sheaf.current.name }}&ensp;<span aria-hidden="true">▴</span></button>
+      <button class="bare name" title="Choose or make a sheaf">
+        {{ sheaf.current.name }}&ensp;<span aria-hidden="true">▴</span>
+      </button>
     </NDropdown>
-    <span class="quiet small">sheaf, {{ sheaf.kept.length }} kept · {{ sheaf.held.length }} held · {{ sheaf.dropped.length }} dropped</span>
+    <span class="quiet small"
+      >sheaf, {{ sheaf.kept.length }} kept · {{ sheaf.held.length }} held · {{ sheaf.dropped.length }} dropped</span
+    >
     <div class="thumbs" aria-hidden="true">
-      <GoodsPicture v-for="d in sheaf.kept.slice(-10)" :key="d.key" :src="d.snapshot.picture" :title="d.snapshot.title" :size="26" />
+      <GoodsPicture
+        v-for="d in sheaf.kept.slice(-10)"
+        :key="d.key"
+        :src="d.snapshot.picture"
+        :title="d.snapshot.title"
+        :size="26"
+      />
     </div>
     <span class="spring" />
-    <span v-if="sheaf.kept.length" class="expected" title="Profit per sale × units in 30 days ÷ (listings + 1), summed over kept items">
-      expected profit <b :class="expected.e4 < 0 ? 'loss' : 'profit'">{{ currencySign(rules.home) }} {{ signed(expected.e4, rules.home) }}</b> a month
-      <span class="quiet"> ○ if sales are shared evenly{{ expected.known < expected.of ? `; ${expected.of - expected.known} not known` : '' }}</span>
+    <span
+      v-if="sheaf.kept.length"
+      class="expected"
+      title="Profit per sale × units in 30 days ÷ (listings + 1), summed over kept items"
+    >
+      expected profit
+      <b :class="expected.e4 < 0 ? 'loss' : 'profit'"
+        >{{ currencySign(rules.home) }} {{ signed(expected.e4, rules.home) }}</b
+      >
+      a month
+      <span class="quiet">
+        ○ if sales are shared evenly{{
+          expected.known < expected.of ? `; ${expected.of - expected.known} not known` : ''
+        }}</span
+      >
     </span>
-    <NButton size="small" :disabled="!sheaf.canUndo" :title="sheaf.lastStep ? `Take back: ${sheaf.lastStep.action} ${sheaf.lastStep.snapshot.title}` : ''" @click="sheaf.undo()">Undo&nbsp;<kbd>Ctrl Z</kbd></NButton>
+    <NButton
+      size="small"
+      :disabled="!sheaf.canUndo"
+      :title="sheaf.lastStep ? `Take back: ${sheaf.lastStep.action} ${sheaf.lastStep.snapshot.title}` : ''"
+      @click="sheaf.undo()"
+      >Undo&nbsp;<kbd>Ctrl Z</kbd></NButton
+    >
     <NButton size="small" :disabled="!sheaf.canRedo" aria-label="Redo" @click="sheaf.redo()">Redo</NButton>
-    <NButton size="small" type="primary" :disabled="!sheaf.kept.length" @click="router.push('/launch')">Draft listings</NButton>
-    <NModal v-model:show="naming" preset="card" title="New sheaf" style="width: 380px" role="dialog" aria-label="New sheaf">
+    <NButton size="small" type="primary" :disabled="!sheaf.kept.length" @click="router.push('/launch')"
+      >Draft listings</NButton
+    >
+    <NModal
+      v-model:show="naming"
+      preset="card"
+      title="New sheaf"
+      style="width: 380px"
+      role="dialog"
+      aria-label="New sheaf"
+    >
       <form class="row-gap" @submit.prevent="add">
-        <NInput v-model:value="name" placeholder="A niche, a store, a season" :input-props="{ 'aria-label': 'Name of the sheaf' }" autofocus />
+        <NInput
+          v-model:value="name"
+          placeholder="A niche, a store, a season"
+          :input-props="{ 'aria-label': 'Name of the sheaf' }"
+          autofocus
+        />
         <NButton type="primary" attr-type="submit">Make</NButton>
       </form>
     </NModal>

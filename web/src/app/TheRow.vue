@@ -58,21 +58,38 @@ const band = computed(() => {
         <span class="name">{{ s.label }}</span>
         <span class="left">{{ count(remaining[s.name].n) }} {{ remaining[s.name].unit }}</span>
       </RouterLink>
-      <svg class="band" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true"><polygon :points="band" /></svg>
+      <svg class="band" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
+        <polygon :points="band" />
+      </svg>
     </nav>
     <JobsTray />
     <div class="tools">
-      <button class="bare tool" title="Everything by name (Ctrl K)" aria-label="Everything by name" @click="$emit('palette')"><Command :size="17" aria-hidden="true" /></button>
-      <button class="bare tool" title="Keys of this screen (?)" aria-label="Keys of this screen" @click="$emit('help')"><Keyboard :size="17" aria-hidden="true" /></button>
+      <button
+        class="bare tool"
+        title="Everything by name (Ctrl K)"
+        aria-label="Everything by name"
+        @click="$emit('palette')"
+      >
+        <Command :size="17" aria-hidden="true" />
+      </button>
+      <button class="bare tool" title="Keys of this screen (?)" aria-label="Keys of this screen" @click="$emit('help')">
+        <Keyboard :size="17" aria-hidden="true" />
+      </button>
       <button
         class="bare tool"
         :title="settings.value.theme === 'dark' ? 'Light theme' : 'Dark theme'"
         :aria-label="settings.value.theme === 'dark' ? 'Light theme' : 'Dark theme'"
         @click="settings.change({ theme: settings.value.theme === 'dark' ? 'light' : 'dark' })"
       >
-        <Sun v-if="settings.value.theme === 'dark'" :size="17" aria-hidden="true" /><Moon v-else :size="17" aria-hidden="true" />
+        <Sun v-if="settings.value.theme === 'dark'" :size="17" aria-hidden="true" /><Moon
+          v-else
+          :size="17"
+          aria-hidden="true"
+        />
       </button>
-      <RouterLink to="/settings" class="tool" title="Settings" aria-label="Settings"><Settings :size="17" aria-hidden="true" /></RouterLink>
+      <RouterLink to="/settings" class="tool" title="Settings" aria-label="Settings"
+        ><Settings :size="17" aria-hidden="true"
+      /></RouterLink>
     </div>
   </header>
 </template>

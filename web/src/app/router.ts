@@ -10,7 +10,10 @@ export function createAppRouter(history = createWebHistory()): Router {
       {
         path: '/finds',
         name: 'finds',
-        components: { default: () => import('@/stages/finds/FindsPage.vue'), side: () => import('@/stages/finds/FindsSide.vue') },
+        components: {
+          default: () => import('@/stages/finds/FindsPage.vue'),
+          side: () => import('@/stages/finds/FindsSide.vue'),
+        },
       },
       { path: '/margin/:key(.*)*', name: 'margin', component: () => import('@/stages/margin/MarginPage.vue') },
       { path: '/sheaves', name: 'sheaves', component: () => import('@/stages/sheaves/SheavesPage.vue') },

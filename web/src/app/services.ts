@@ -27,8 +27,12 @@ export function createServices(): Services {
   let database: Promise<Database> | null = null
   return {
     database: () => (database ??= openDatabase()),
-    engine: channelTo<EngineMethods>(new Worker(new URL('../workers/engine.worker.ts', import.meta.url), { type: 'module' })),
-    intake: channelTo<IntakeMethods>(new Worker(new URL('../workers/intake.worker.ts', import.meta.url), { type: 'module' })),
+    engine: channelTo<EngineMethods>(
+      new Worker(new URL('../workers/engine.worker.ts', import.meta.url), { type: 'module' }),
+    ),
+    intake: channelTo<IntakeMethods>(
+      new Worker(new URL('../workers/intake.worker.ts', import.meta.url), { type: 'module' }),
+    ),
     now: () => Date.now(),
     newId: () => crypto.randomUUID(),
   }

@@ -1,8 +1,30 @@
 import { darkTheme, type GlobalThemeOverrides } from 'naive-ui'
 import { computed, ref, watchEffect } from 'vue'
 
-const light = { paper: '#FBF8F1', panel: '#FFFFFF', ink: '#1F2A24', quiet: '#5C6559', line: '#E4DDCC', moss: '#1E6B5C', mossHover: '#248070', wheat: '#C98A1B', clay: '#A8482B', slate: '#3C5A78' }
-const dark = { paper: '#171C19', panel: '#1F2622', ink: '#E9EBE4', quiet: '#A3AD9F', line: '#38423B', moss: '#6FC4AE', mossHover: '#83D4BF', wheat: '#DFA742', clay: '#E58E72', slate: '#93B6D8' }
+const light = {
+  paper: '#FBF8F1',
+  panel: '#FFFFFF',
+  ink: '#1F2A24',
+  quiet: '#5C6559',
+  line: '#E4DDCC',
+  moss: '#1E6B5C',
+  mossHover: '#248070',
+  wheat: '#C98A1B',
+  clay: '#A8482B',
+  slate: '#3C5A78',
+}
+const dark = {
+  paper: '#171C19',
+  panel: '#1F2622',
+  ink: '#E9EBE4',
+  quiet: '#A3AD9F',
+  line: '#38423B',
+  moss: '#6FC4AE',
+  mossHover: '#83D4BF',
+  wheat: '#DFA742',
+  clay: '#E58E72',
+  slate: '#93B6D8',
+}
 
 function overrides(c: typeof light): GlobalThemeOverrides {
   return {

@@ -23,7 +23,9 @@ function fixed(digits: number): Intl.NumberFormat {
 /** An amount without its currency, for cells whose heading names it. An unknown amount is a dash. */
 export function amount(e4: number | null | undefined, currency: string): string {
   if (e4 == null) return '–'
-  return fixed(minorDigitsOf(currency)).format(e4 / E4).replace('-', '−')
+  return fixed(minorDigitsOf(currency))
+    .format(e4 / E4)
+    .replace('-', '−')
 }
 
 /** With its sign always shown: what is earned or lost. */
@@ -38,7 +40,11 @@ export function money(e4: number | null | undefined, currency: string): string {
 }
 
 export function percent(ratio: number | null | undefined, digits = 0): string {
-  return ratio == null || Number.isNaN(ratio) ? '–' : `${fixed(digits).format(ratio * 100).replace('-', '−')} %`
+  return ratio == null || Number.isNaN(ratio)
+    ? '–'
+    : `${fixed(digits)
+        .format(ratio * 100)
+        .replace('-', '−')} %`
 }
 
 export function signedPercent(ratio: number | null | undefined, digits = 0): string {
@@ -59,7 +65,9 @@ export function day(n: number | null | undefined): string {
 
 /** A day in words, for sentences. */
 export function dayInWords(n: number): string {
-  return new Intl.DateTimeFormat('en-IE', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(n * 86_400_000)
+  return new Intl.DateTimeFormat('en-IE', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
+    n * 86_400_000,
+  )
 }
 
 export function plural(n: number, one: string, many = `${one}s`): string {

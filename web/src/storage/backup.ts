@@ -38,7 +38,8 @@ export async function writeBackup(db: Database): Promise<Uint8Array> {
     }
   }
   const entries: Record<string, string> = {}
-  for (const [path, bytes] of Object.entries(files).sort(([a], [b]) => (a < b ? -1 : 1))) entries[path] = await sha256(bytes)
+  for (const [path, bytes] of Object.entries(files).sort(([a], [b]) => (a < b ? -1 : 1)))
+    entries[path] = await sha256(bytes)
   const manifest: Manifest = { format, version, entries }
   const zippable: Zippable = { 'manifest.json': [strToU8(JSON.stringify(manifest)), { mtime }] }
   for (const path of Object.keys(entries)) zippable[path] = [files[path] as Uint8Array, { level: 6, mtime }]
@@ -84,8 +85,10 @@ async function readBackup(bytes: Uint8Array, file: string): Promise<Content> {
     }
   }
   const manifest = json<Partial<Manifest> | null>('manifest.json')
-  if (manifest?.format !== format || typeof manifest.entries !== 'object') throw damaged('its manifest is not one of Sickle')
-  if (typeof manifest.version !== 'number' || manifest.version > version) throw new Problem('backup-newer', { file, version: manifest.version ?? '?' })
+  if (manifest?.format !== format || typeof manifest.entries !== 'object')
+    throw damaged('its manifest is not one of Sickle')
+  if (typeof manifest.version !== 'number' || manifest.version > version)
+    throw new Problem('backup-newer', { file, version: manifest.version ?? '?' })
   for (const [path, digest] of Object.entries(manifest.entries)) {
     const entry = files[path]
     if (!entry) throw damaged(`${path} is missing`)
@@ -93,12 +96,14 @@ async function readBackup(bytes: Uint8Array, file: string): Promise<Content> {
   }
   const paths = Object.keys(manifest.entries)
   const documents = new Map<string, unknown>()
-  for (const name of documentNames) if (paths.includes(`documents/${name}.json`)) documents.set(name, json(`documents/${name}.json`))
+  for (const name of documentNames)
+    if (paths.includes(`documents/${name}.json`)) documents.set(name, json(`documents/${name}.json`))
   const imports = paths
     .filter((p) => p.startsWith('imports/'))
     .map((path) => {
       const { entry, rejects } = json<{ entry: ImportEntry; rejects: Rejects | null }>(path)
-      const known = typeof entry?.id === 'string' && recordKinds.some((k) => k.name === entry.kind) && Array.isArray(entry.columns)
+      const known =
+        typeof entry?.id === 'string' && recordKinds.some((k) => k.name === entry.kind) && Array.isArray(entry.columns)
       if (!known) throw damaged(`${path} is no import`)
       const columns = entry.columns.map((name): [string, Column] => {
         const column = readColumn(files, `columns/${entry.id}/${name}`, entry.rows)

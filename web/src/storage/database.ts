@@ -70,7 +70,8 @@ export async function guardWrite<T>(write: () => Promise<T>): Promise<T> {
   try {
     return await write()
   } catch (cause) {
-    if (cause instanceof DOMException && cause.name === 'QuotaExceededError') throw new Problem('storage-full', {}, { cause })
+    if (cause instanceof DOMException && cause.name === 'QuotaExceededError')
+      throw new Problem('storage-full', {}, { cause })
     throw cause
   }
 }

@@ -1,7 +1,17 @@
+import { plain } from '../shared/plain'
 import { guardWrite, type Database } from './database'
 
 /** Names of the small documents of a workspace. All of them together with the imports are the workspace. */
-export const documentNames = ['settings', 'rules', 'corrections', 'sheaves', 'cuts', 'drafts', 'mappings', 'prices'] as const
+export const documentNames = [
+  'settings',
+  'rules',
+  'corrections',
+  'sheaves',
+  'cuts',
+  'drafts',
+  'mappings',
+  'prices',
+] as const
 export type DocumentName = (typeof documentNames)[number]
 
 export async function readDocument<T>(db: Database, name: DocumentName): Promise<T | null> {
@@ -10,6 +20,5 @@ export async function readDocument<T>(db: Database, name: DocumentName): Promise
 
 /** Writes a document as plain data; reactive wrappers are taken off. */
 export async function writeDocument(db: Database, name: DocumentName, value: unknown): Promise<void> {
-  const plain: unknown = JSON.parse(JSON.stringify(value))
-  await guardWrite(() => db.put('documents', plain, name))
+  await guardWrite(() => db.put('documents', plain(value), name))
 }

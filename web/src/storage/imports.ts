@@ -6,7 +6,8 @@ import { guardWrite, type Database, type ImportEntry, type Rejects } from './dat
 export async function saveImport(db: Database, entry: ImportEntry, table: Table, rejects: Rejects): Promise<void> {
   await guardWrite(async () => {
     const tx = db.transaction(['imports', 'columns', 'rejects'], 'readwrite')
-    for (const [name, column] of Object.entries(table.columns)) void tx.objectStore('columns').put(column, [entry.id, name])
+    for (const [name, column] of Object.entries(table.columns))
+      void tx.objectStore('columns').put(column, [entry.id, name])
     void tx.objectStore('rejects').put(rejects, entry.id)
     void tx.objectStore('imports').put(entry)
     await tx.done
@@ -24,7 +25,9 @@ export async function removeImport(db: Database, id: string): Promise<void> {
 /** The columns a catalogue is built from. */
 export async function loadCapture(db: Database, entry: ImportEntry): Promise<Capture> {
   const tx = db.transaction('columns')
-  const loaded = await Promise.all(entry.columns.map(async (name) => [name, await tx.store.get([entry.id, name])] as const))
+  const loaded = await Promise.all(
+    entry.columns.map(async (name) => [name, await tx.store.get([entry.id, name])] as const),
+  )
   const columns = Object.fromEntries(loaded.filter((c): c is [string, Column] => c[1] !== undefined))
   const { id, kind, capturedOn, windowDays, rows } = entry
   return { id, kind, capturedOn, windowDays, table: { rows, columns } }

@@ -39,7 +39,10 @@ export function serve(port: Port, methods: Methods): void {
     const controller = new AbortController()
     running.set(id, controller)
     const answer = (reply: FromWorker) => port.postMessage(reply)
-    const context: CallContext = { signal: controller.signal, progress: (value) => answer({ type: 'progress', id, value }) }
+    const context: CallContext = {
+      signal: controller.signal,
+      progress: (value) => answer({ type: 'progress', id, value }),
+    }
     Promise.resolve()
       .then(() => {
         const run = Object.hasOwn(methods, method) ? methods[method] : undefined
@@ -56,14 +59,21 @@ export function serve(port: Port, methods: Methods): void {
 export class Channel<M extends Methods> {
   readonly #port: Port
   #next = 1
-  readonly #waiting = new Map<number, { resolve: (v: unknown) => void; reject: (e: unknown) => void; onProgress?: (v: unknown) => void }>()
+  readonly #waiting = new Map<
+    number,
+    { resolve: (v: unknown) => void; reject: (e: unknown) => void; onProgress?: (v: unknown) => void }
+  >()
 
   constructor(port: Port) {
     this.#port = port
     port.addEventListener('message', (event: MessageEvent<FromWorker>) => this.#receive(event.data))
   }
 
-  call<K extends keyof M & string>(method: K, args: Args<M[K]>, { signal, onProgress }: CallOptions = {}): Promise<Result<M[K]>> {
+  call<K extends keyof M & string>(
+    method: K,
+    args: Args<M[K]>,
+    { signal, onProgress }: CallOptions = {},
+  ): Promise<Result<M[K]>> {
     const id = this.#next++
     return new Promise((resolve, reject) => {
       this.#waiting.set(id, { resolve: resolve as (v: unknown) => void, reject, onProgress })

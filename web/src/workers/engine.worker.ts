@@ -1,4 +1,11 @@
-import { buildCatalog, repriceCatalog, type Catalog, type Corrections, type Item, type SellerRules } from '@sickle/core/catalog'
+import {
+  buildCatalog,
+  repriceCatalog,
+  type Catalog,
+  type Corrections,
+  type Item,
+  type SellerRules,
+} from '@sickle/core/catalog'
 import { findRow, Finder, type Query } from '@sickle/core/engine'
 import type { Capture } from '@sickle/core/intake'
 import { openDatabase } from '../storage/database'
@@ -81,7 +88,8 @@ const methods = {
 
   item: (_: CallContext, key: string) => itemOf(key),
 
-  rows: (_: CallContext, keys: string[]) => keys.map((key) => ({ key, item: itemOf(key) })).map(({ key, item }) => ({ key, row: item && findRow(item) })),
+  rows: (_: CallContext, keys: string[]) =>
+    keys.map((key) => ({ key, item: itemOf(key) })).map(({ key, item }) => ({ key, row: item && findRow(item) })),
 
   items: (_: CallContext, keys: string[]) => keys.flatMap((key) => itemOf(key) ?? []),
 }

@@ -1,5 +1,6 @@
 import { importRows, openFile, proposeMapping, previewRows, type Mapping, type OpenedFile } from '@sickle/core/intake'
 import { restoreBackup, writeBackup } from '../storage/backup'
+import { stopIfCancelled } from '@sickle/core/problem'
 import { openDatabase, type ImportEntry } from '../storage/database'
 import { saveImport } from '../storage/imports'
 import { serve, type CallContext } from './channel'
@@ -15,8 +16,16 @@ export type FileSummary = ReturnType<typeof summary>
 /** The file that was looked at last stays open, so that a changed mapping does not read it again. */
 let last: { file: File; sheet: string | null; opened: OpenedFile } | null = null
 
+const pause = () => new Promise<void>((resolve) => setTimeout(resolve))
+
 async function open(file: File, sheet: string | null): Promise<OpenedFile> {
-  if (last && last.file.name === file.name && last.file.size === file.size && last.file.lastModified === file.lastModified && last.sheet === sheet) {
+  if (
+    last &&
+    last.file.name === file.name &&
+    last.file.size === file.size &&
+    last.file.lastModified === file.lastModified &&
+    last.sheet === sheet
+  ) {
     return last.opened
   }
   const result = await openFile(file, sheet)
@@ -34,9 +43,16 @@ const methods = {
     return previewRows(await open(file, sheet), mapping, 8)
   },
 
-  async run({ signal, progress }: CallContext, file: File, sheet: string | null, mapping: Mapping, about: { id: string; now: number; demo: boolean }) {
+  async run(
+    { signal, progress }: CallContext,
+    file: File,
+    sheet: string | null,
+    mapping: Mapping,
+    about: { id: string; now: number; demo: boolean },
+  ) {
     const o = await open(file, sheet)
-    const result = await importRows(o, mapping, { signal, onProgress: (done, rows) => progress({ done, rows }) })
+    const result = await importRows(o, mapping, { signal, pause, onProgress: (done, rows) => progress({ done, rows }) })
+    stopIfCancelled(signal)
     const entry: ImportEntry = {
       id: about.id,
       file: file.name,
@@ -55,11 +71,19 @@ const methods = {
     }
     if (result.taken > 0) {
       const db = await openDatabase()
-      await saveImport(db, entry, result.table, { headings: o.headings, rejected: result.rejected, more: result.rejectedMore, doubts: result.doubts })
+      await saveImport(db, entry, result.table, {
+        headings: o.headings,
+        rejected: result.rejected,
+        more: result.rejectedMore,
+        doubts: result.doubts,
+      })
       db.close()
     }
     last = null
-    return { entry, rejects: { headings: o.headings, rejected: result.rejected.slice(0, 500), doubts: result.doubts.slice(0, 200) } }
+    return {
+      entry,
+      rejects: { headings: o.headings, rejected: result.rejected.slice(0, 500), doubts: result.doubts.slice(0, 200) },
+    }
   },
 
   async backup(_: CallContext) {

@@ -12,7 +12,9 @@ const box = useTemplateRef('box')
 const { width } = useElementSize(box)
 const shape = computed(() => salesGeometry(series, days.value, Math.max(60, width.value || 300), height))
 const at = ref<number | null>(null)
-const pointed = computed(() => (at.value === null ? null : shape.value.points[Math.round(at.value * (shape.value.points.length - 1))]))
+const pointed = computed(() =>
+  at.value === null ? null : shape.value.points[Math.round(at.value * (shape.value.points.length - 1))],
+)
 function point(event: MouseEvent) {
   const rect = (event.currentTarget as Element).getBoundingClientRect()
   at.value = Math.min(1, Math.max(0, (event.clientX - rect.left) / rect.width))
@@ -22,21 +24,54 @@ function point(event: MouseEvent) {
 <template>
   <figure ref="box">
     <div class="head">
-      <span class="small quiet">{{ pointed ? `${isoDay(pointed.day)}: ${pointed.units === null ? 'not known' : `${decimal(pointed.units, 1)} a day`}` : series.stepDays === 7 ? 'units a day, by week' : 'units a day, 7-day mean over single days' }}</span>
+      <span class="small quiet">{{
+        pointed
+          ? `${isoDay(pointed.day)}: ${pointed.units === null ? 'not known' : `${decimal(pointed.units, 1)} a day`}`
+          : series.stepDays === 7
+            ? 'units a day, by week'
+            : 'units a day, 7-day mean over single days'
+      }}</span>
       <span class="spans" role="group" aria-label="Days shown">
-        <button v-for="n in [28, 90, 180]" :key="n" class="bare" :class="{ on: n === days }" :aria-pressed="n === days" @click="days = n">{{ n }}</button>
+        <button
+          v-for="n in [28, 90, 180]"
+          :key="n"
+          class="bare"
+          :class="{ on: n === days }"
+          :aria-pressed="n === days"
+          @click="days = n"
+        >
+          {{ n }}
+        </button>
       </span>
     </div>
-    <svg :width="width" :height="height" role="img" :aria-label="`Units a day over ${days} days`" @mousemove="point" @mouseleave="at = null">
-      <g v-for="t in shape.ticks" :key="t.label"><line x1="0" :x2="width" :y1="t.y" :y2="t.y" class="grid" /><text x="1" :y="t.y - 2" class="tick">{{ t.label }}</text></g>
+    <svg
+      :width="width"
+      :height="height"
+      role="img"
+      :aria-label="`Units a day over ${days} days`"
+      @mousemove="point"
+      @mouseleave="at = null"
+    >
+      <g v-for="t in shape.ticks" :key="t.label">
+        <line x1="0" :x2="width" :y1="t.y" :y2="t.y" class="grid" />
+        <text x="1" :y="t.y - 2" class="tick">{{ t.label }}</text>
+      </g>
       <rect v-for="(g, i) in shape.gaps" :key="`g${i}`" :x="g.x" y="0" :width="g.width" :height="height" class="gap" />
       <rect v-for="b in shape.bars" :key="b.day" :x="b.x" :y="b.y" :width="b.width" :height="b.height" class="bar" />
-      <path :d="shape.area" class="area" /><path :d="shape.line" class="line" />
+      <path :d="shape.area" class="area" />
+      <path :d="shape.line" class="line" />
       <line x1="0" :x2="width" :y1="height - 0.5" :y2="height - 0.5" class="base" />
     </svg>
     <table class="sr-only">
-      <caption>Units a day</caption>
-      <tbody><tr v-for="p in shape.points" :key="p.day"><th>{{ isoDay(p.day) }}</th><td>{{ p.units === null ? 'not known' : decimal(p.units, 1) }}</td></tr></tbody>
+      <caption>
+        Units a day
+      </caption>
+      <tbody>
+        <tr v-for="p in shape.points" :key="p.day">
+          <th>{{ isoDay(p.day) }}</th>
+          <td>{{ p.units === null ? 'not known' : decimal(p.units, 1) }}</td>
+        </tr>
+      </tbody>
     </table>
   </figure>
 </template>

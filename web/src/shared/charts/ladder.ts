@@ -39,7 +39,9 @@ export function ladder(rungs: readonly Rung[], { mineE4, marksE4, height, gap = 
   const pad = Math.max((most - least) * 0.06, most * 0.04, 100)
   const [low, high] = [Math.max(0, least - pad), most + pad]
   const scale = scaleLinear([low, high], [height - 10, 10])
-  const sorted = [...rungs].sort((a, b) => b.priceE4 - a.priceE4).map((r) => ({ ...r, y: scale(r.priceE4), labelY: scale(r.priceE4) }))
+  const sorted = [...rungs]
+    .sort((a, b) => b.priceE4 - a.priceE4)
+    .map((r) => ({ ...r, y: scale(r.priceE4), labelY: scale(r.priceE4) }))
   const mine = scale(mineE4)
   const above = sorted.filter((r) => r.priceE4 > mineE4).reverse()
   const below = sorted.filter((r) => r.priceE4 <= mineE4)

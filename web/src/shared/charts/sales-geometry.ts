@@ -28,10 +28,13 @@ export function salesGeometry(series: UnitSeries, days: number, width: number, h
     const sum = sumWindow(series, day, step)
     return { day, units: sum.known === step ? sum.units / step : null }
   })
-  const points = step === 7 ? single : single.map(({ day }): SalesPoint => {
-    const sum = sumWindow(series, day, 7)
-    return { day, units: sum.known >= 4 ? sum.units / sum.known : null }
-  })
+  const points =
+    step === 7
+      ? single
+      : single.map(({ day }): SalesPoint => {
+          const sum = sumWindow(series, day, 7)
+          return { day, units: sum.known >= 4 ? sum.units / sum.known : null }
+        })
   const most = Math.max(1, ...single.map((p) => p.units ?? 0), ...points.map((p) => p.units ?? 0))
   const x = scaleLinear([end - (steps - 1) * step, end], [1, width - 1])
   const y = scaleLinear([0, most], [height - 1, 13])
@@ -41,10 +44,32 @@ export function salesGeometry(series: UnitSeries, days: number, width: number, h
   return {
     points,
     line: line<SalesPoint>().defined(known).x(at.x).y(at.y).curve(curveMonotoneX)(points) ?? '',
-    area: area<SalesPoint>().defined(known).x(at.x).y0(height - 1).y1(at.y).curve(curveMonotoneX)(points) ?? '',
-    bars: (step === 7 ? [] : single).flatMap((p) => (p.units === null || p.units === 0 ? [] : [{ x: x(p.day) - barWidth / 2, y: y(p.units), width: barWidth, height: height - 1 - y(p.units), day: p.day, units: p.units }])),
+    area:
+      area<SalesPoint>()
+        .defined(known)
+        .x(at.x)
+        .y0(height - 1)
+        .y1(at.y)
+        .curve(curveMonotoneX)(points) ?? '',
+    bars: (step === 7 ? [] : single).flatMap((p) =>
+      p.units === null || p.units === 0
+        ? []
+        : [
+            {
+              x: x(p.day) - barWidth / 2,
+              y: y(p.units),
+              width: barWidth,
+              height: height - 1 - y(p.units),
+              day: p.day,
+              units: p.units,
+            },
+          ],
+    ),
     gaps: single.flatMap((p) => (p.units === null ? [{ x: x(p.day) - width / steps / 2, width: width / steps }] : [])),
-    ticks: y.ticks(2).filter((t) => t > 0).map((t) => ({ y: y(t), label: String(t) })),
+    ticks: y
+      .ticks(2)
+      .filter((t) => t > 0)
+      .map((t) => ({ y: y(t), label: String(t) })),
     top: most,
   }
 }

@@ -13,5 +13,10 @@ export function stripBars(strip: StripAnswer, width: number, height: number): St
   const most = Math.max(1, ...strip.all)
   const step = width / strip.all.length
   const tall = (n: number) => (n === 0 ? 0 : Math.max(1, Math.sqrt(n / most) * height))
-  return strip.all.map((n, i) => ({ x: i * step, width: Math.max(1, step - 1), all: tall(n), passing: tall(strip.passing[i] ?? 0) }))
+  return strip.all.map((n, i) => ({
+    x: i * step,
+    width: Math.max(1, step - 1),
+    all: tall(n),
+    passing: tall(strip.passing[i] ?? 0),
+  }))
 }

@@ -10,7 +10,12 @@ export interface KeptDocument<T> {
 }
 
 /** A small document of the workspace: in memory as a ref, at rest after every change. Writes keep their order. */
-export function keptDocument<T>(services: Services, name: DocumentName, initial: () => T, check: (stored: unknown) => T = (s) => s as T): KeptDocument<T> {
+export function keptDocument<T>(
+  services: Services,
+  name: DocumentName,
+  initial: () => T,
+  check: (stored: unknown) => T = (s) => s as T,
+): KeptDocument<T> {
   const value = ref(initial()) as Ref<T>
   let writing: Promise<void> = Promise.resolve()
   return {

@@ -21,12 +21,19 @@ export const useDrafts = defineStore('drafts', () => {
         const priced = item.markets.find((m) => rules.priceOf(item.key, m) !== null)
         const market = priced ?? item.best?.market ?? item.markets[0]
         if (market === undefined) return []
-        return makeDraft(item, { market, rules: toRaw(rules.rules), corrections: toRaw(rules.corrections), setPriceE4: rules.priceOf(item.key, market), id: services.newId() })
+        return makeDraft(item, {
+          market,
+          rules: toRaw(rules.rules),
+          corrections: toRaw(rules.corrections),
+          setPriceE4: rules.priceOf(item.key, market),
+          id: services.newId(),
+        })
       })
     await drafts.set([...drafts.value.value, ...made])
     return made.length
   }
-  const change = (id: string, some: Partial<Draft>) => drafts.set(drafts.value.value.map((d) => (d.id === id ? { ...d, ...some } : d)))
+  const change = (id: string, some: Partial<Draft>) =>
+    drafts.set(drafts.value.value.map((d) => (d.id === id ? { ...d, ...some } : d)))
   const remove = (ids: readonly string[]) => drafts.set(drafts.value.value.filter((d) => !ids.includes(d.id)))
   /** Takes drafts from a file: those with a known id are replaced, others added. */
   async function take(list: Draft[]): Promise<void> {

@@ -38,7 +38,10 @@ export const useJobs = defineStore('jobs', () => {
       }
       change({ state: 'running' })
       try {
-        const result = await work({ signal: controller.signal, report: (done, note) => change({ done, ...(note === undefined ? {} : { note }) }) })
+        const result = await work({
+          signal: controller.signal,
+          report: (done, note) => change({ done, ...(note === undefined ? {} : { note }) }),
+        })
         change({ state: 'done', done: 1 })
         return result
       } catch (thrown) {

@@ -1,6 +1,16 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, toRaw, watch } from 'vue'
-import { emptyQuery, readCut, shippedCuts, type Answer, type Cut, type FindRow, type Query, type Span } from '@sickle/core/engine'
+import { computed, ref, shallowRef, watch } from 'vue'
+import {
+  emptyQuery,
+  readCut,
+  shippedCuts,
+  type Answer,
+  type Cut,
+  type FindRow,
+  type Query,
+  type Span,
+} from '@sickle/core/engine'
+import { plain } from '@/shared/plain'
 import { useServices } from '@/app/services'
 import { keptDocument } from './document'
 import { useSheaf } from './sheaf'
@@ -14,7 +24,7 @@ export const useQuery = defineStore('query', () => {
   const workspace = useWorkspace()
   const sheaf = useSheaf()
   const own = keptDocument<Cut[]>(services, 'cuts', () => [])
-  const query = ref<Query>(structuredClone(emptyQuery))
+  const query = ref<Query>(plain(emptyQuery))
   const showDropped = ref(false)
   const answer = shallowRef<(Omit<Answer, 'order'> & { from: number }) | null>(null)
   const rows = shallowRef(new Map<number, FindRow>())
@@ -29,7 +39,7 @@ export const useQuery = defineStore('query', () => {
   async function ask(): Promise<void> {
     const mine = ++asked
     const start = performance.now()
-    const got = await services.engine.call('ask', [structuredClone(toRaw(query.value)), hidden(), 0, pageSize])
+    const got = await services.engine.call('ask', [plain(query.value), hidden(), 0, pageSize])
     if (mine !== asked) return
     const { rows: first, ...rest } = got
     loading.clear()
@@ -59,10 +69,11 @@ export const useQuery = defineStore('query', () => {
     const open = span === null || (span[0] === null && span[1] === null)
     change({ limits: open ? rest : { ...rest, [measure]: span } })
   }
-  const use = (cut: Cut) => void (query.value = structuredClone(toRaw(cut.query)))
-  const clear = () => void (query.value = { ...structuredClone(emptyQuery), sort: query.value.sort })
+  const use = (cut: Cut) => void (query.value = plain(cut.query))
+  const clear = () => void (query.value = { ...plain(emptyQuery), sort: query.value.sort })
   const cuts = computed(() => [...shippedCuts, ...own.value.value])
-  const keepCut = (name: string) => own.set([...own.value.value.filter((c) => c.name !== name), { name, query: structuredClone(toRaw(query.value)), ships: false }])
+  const keepCut = (name: string) =>
+    own.set([...own.value.value.filter((c) => c.name !== name), { name, query: plain(query.value), ships: false }])
   const dropCut = (name: string) => own.set(own.value.value.filter((c) => c.name !== name))
   const takeCut = (json: unknown) => {
     const cut = readCut(json)
@@ -70,6 +81,27 @@ export const useQuery = defineStore('query', () => {
   }
   const isUsed = (cut: Cut) => JSON.stringify(cut.query) === JSON.stringify(query.value)
 
-  watch([query, () => workspace.version, showDropped, () => sheaf.dropped.map((d) => d.key).join()], () => void ask(), { deep: true })
-  return { load: own.load, query, answer, rows, selected, showDropped, lastMs, ask, ensure, change, setLimit, use, clear, cuts, keepCut, dropCut, takeCut, isUsed }
+  watch([query, () => workspace.version, showDropped, () => sheaf.dropped.map((d) => d.key).join()], () => void ask(), {
+    deep: true,
+  })
+  return {
+    load: own.load,
+    query,
+    answer,
+    rows,
+    selected,
+    showDropped,
+    lastMs,
+    ask,
+    ensure,
+    change,
+    setLimit,
+    use,
+    clear,
+    cuts,
+    keepCut,
+    dropCut,
+    takeCut,
+    isUsed,
+  }
 })

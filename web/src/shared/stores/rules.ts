@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
-import { computed, toRaw } from 'vue'
+import { computed } from 'vue'
 import { noCorrections, plainRules, type Corrections, type SellerRules } from '@sickle/core/catalog'
 import type { CostInputs, FeeSchedule } from '@sickle/core/margin'
+import { plain } from '@/shared/plain'
 import { useServices } from '@/app/services'
 import { keptDocument } from './document'
 
@@ -9,16 +10,24 @@ import { keptDocument } from './document'
 export const useRules = defineStore('rules', () => {
   const services = useServices()
   const rules = keptDocument<SellerRules>(services, 'rules', () => plainRules('EUR'))
-  const corrections = keptDocument<Corrections>(services, 'corrections', () => noCorrections, (stored) => ({ ...noCorrections, ...(stored as Corrections) }))
+  const corrections = keptDocument<Corrections>(
+    services,
+    'corrections',
+    () => noCorrections,
+    (stored) => ({ ...noCorrections, ...(stored as Corrections) }),
+  )
   /** item key + market → price in E4 of the home currency */
   const prices = keptDocument<Record<string, number>>(services, 'prices', () => ({}))
 
   const load = () => Promise.all([rules.load(), corrections.load(), prices.load()])
-  const plain = () => ({ rules: structuredClone(toRaw(rules.value.value)), corrections: structuredClone(toRaw(corrections.value.value)) })
+  const snapshot = () => ({ rules: plain(rules.value.value), corrections: plain(corrections.value.value) })
 
   function setSchedule(schedule: FeeSchedule): Promise<void> {
     const others = rules.value.value.schedules.filter((s) => s.market !== schedule.market)
-    return rules.set({ ...rules.value.value, schedules: [...others, schedule].sort((a, b) => (a.market < b.market ? -1 : 1)) })
+    return rules.set({
+      ...rules.value.value,
+      schedules: [...others, schedule].sort((a, b) => (a.market < b.market ? -1 : 1)),
+    })
   }
   function setPack(key: string, pack: number | null): Promise<void> {
     const { [key]: _, ...packs } = corrections.value.value.packs
@@ -26,13 +35,21 @@ export const useRules = defineStore('rules', () => {
   }
   function setOffer(item: string, offer: string | null): Promise<void> {
     const { [item]: _, ...offers } = corrections.value.value.offers
-    return corrections.set({ ...corrections.value.value, offers: offer === null ? offers : { ...offers, [item]: offer } })
+    return corrections.set({
+      ...corrections.value.value,
+      offers: offer === null ? offers : { ...offers, [item]: offer },
+    })
   }
   /** A cost of one item alone; undefined takes it back to the rules. */
   function setOwnCost(item: string, some: Partial<CostInputs>): Promise<void> {
-    const own = Object.fromEntries(Object.entries({ ...corrections.value.value.costs[item], ...some }).filter(([, v]) => v !== undefined))
+    const own = Object.fromEntries(
+      Object.entries({ ...corrections.value.value.costs[item], ...some }).filter(([, v]) => v !== undefined),
+    )
     const { [item]: _, ...others } = corrections.value.value.costs
-    return corrections.set({ ...corrections.value.value, costs: Object.keys(own).length === 0 ? others : { ...others, [item]: own } })
+    return corrections.set({
+      ...corrections.value.value,
+      costs: Object.keys(own).length === 0 ? others : { ...others, [item]: own },
+    })
   }
   function setPrice(item: string, market: string, priceE4: number | null): Promise<void> {
     const { [`${item}|${market}`]: _, ...rest } = prices.value.value
@@ -44,6 +61,6 @@ export const useRules = defineStore('rules', () => {
     rules: computed(() => rules.value.value),
     corrections: computed(() => corrections.value.value),
     home: computed(() => rules.value.value.homeCurrency),
-    load, plain, set: rules.set, setSchedule, setPack, setOffer, setOwnCost, setPrice, priceOf,
+    load, snapshot, set: rules.set, setSchedule, setPack, setOffer, setOwnCost, setPrice, priceOf,
   } // prettier-ignore
 })

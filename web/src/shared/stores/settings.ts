@@ -15,13 +15,22 @@ export interface Settings {
 /** Small choices, and the mappings remembered for files of the same shape. */
 export const useSettings = defineStore('settings', () => {
   const services = useServices()
-  const settings = keptDocument<Settings>(services, 'settings', () => ({ theme: 'light', sideFolded: false, begun: false }))
-  const mappings = keptDocument<Record<string, { headings: string[]; mapping: Mapping }>>(services, 'mappings', () => ({}))
+  const settings = keptDocument<Settings>(services, 'settings', () => ({
+    theme: 'light',
+    sideFolded: false,
+    begun: false,
+  }))
+  const mappings = keptDocument<Record<string, { headings: string[]; mapping: Mapping }>>(
+    services,
+    'mappings',
+    () => ({}),
+  )
   return {
     value: computed(() => settings.value.value),
     load: () => Promise.all([settings.load(), mappings.load()]),
     change: (some: Partial<Settings>) => settings.set({ ...settings.value.value, ...some }),
     rememberedFor: (shape: string) => mappings.value.value[shape] ?? null,
-    remember: (shape: string, headings: string[], mapping: Mapping) => mappings.set({ ...mappings.value.value, [shape]: { headings, mapping } }),
+    remember: (shape: string, headings: string[], mapping: Mapping) =>
+      mappings.set({ ...mappings.value.value, [shape]: { headings, mapping } }),
   }
 })

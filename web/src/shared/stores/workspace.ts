@@ -42,7 +42,7 @@ export const useWorkspace = defineStore('workspace', () => {
 
   /** Reads ledger and data anew: after start, import, removal, restore. */
   async function reload(): Promise<void> {
-    const { rules: r, corrections } = rules.plain()
+    const { rules: r, corrections } = rules.snapshot()
     await work(async () => {
       ledger.value = await listImports(await services.database())
       return services.engine.call('load', [r, corrections], { onProgress: (p) => (progress.value = p as number) })
@@ -50,7 +50,7 @@ export const useWorkspace = defineStore('workspace', () => {
   }
   /** Works prices out anew after a change of rules or corrections. */
   async function reprice(): Promise<void> {
-    const { rules: r, corrections } = rules.plain()
+    const { rules: r, corrections } = rules.snapshot()
     await work(() => services.engine.call('reprice', [r, corrections]))
   }
   async function remove(id: string): Promise<void> {

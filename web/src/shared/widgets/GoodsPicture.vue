@@ -15,7 +15,13 @@ const tone = computed(() => tones[[...title].reduce((sum, c) => sum + c.charCode
 
 <template>
   <img v-if="own" :src="own" alt="" :width="size" :height="size" loading="lazy" @error="failed = true" />
-  <span v-else class="tile" :style="{ width: `${size}px`, height: `${size}px`, background: tone, fontSize: `${size * 0.42}px` }" aria-hidden="true">{{ title.trim().charAt(0).toUpperCase() }}</span>
+  <span
+    v-else
+    class="tile"
+    :style="{ width: `${size}px`, height: `${size}px`, background: tone, fontSize: `${size * 0.42}px` }"
+    aria-hidden="true"
+    >{{ title.trim().charAt(0).toUpperCase() }}</span
+  >
 </template>
 
 <style scoped>

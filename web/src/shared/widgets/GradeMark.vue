@@ -7,7 +7,9 @@ const signs: Record<Grade, string> = { counted: '●', reported: '◐', estimate
 </script>
 
 <template>
-  <span v-if="grade" class="grade" :class="grade" :title="grade" role="img" :aria-label="grade">{{ signs[grade] }}</span>
+  <span v-if="grade" class="grade" :class="grade" :title="grade" role="img" :aria-label="grade">{{
+    signs[grade]
+  }}</span>
 </template>
 
 <style scoped>

@@ -23,7 +23,17 @@ function typed() {
 </script>
 
 <template>
-  <input v-model="text" class="money" :class="{ bad }" inputmode="decimal" :aria-label="label" :aria-invalid="bad" :title="bad ? 'This is no amount of 0 or more' : label" @change="typed" @keydown.enter="typed" />
+  <input
+    v-model="text"
+    class="money"
+    :class="{ bad }"
+    inputmode="decimal"
+    :aria-label="label"
+    :aria-invalid="bad"
+    :title="bad ? 'This is no amount of 0 or more' : label"
+    @change="typed"
+    @keydown.enter="typed"
+  />
 </template>
 
 <style scoped>

@@ -3,7 +3,14 @@ import { computed, ref, watch } from 'vue'
 import { plainNumber } from '@sickle/core/intake'
 
 /** A plain number or, with `percent`, a ratio shown in percent. */
-const { value, label, percent = false, min = 0, max = 1e6, whole = false } = defineProps<{ value: number; label: string; percent?: boolean; min?: number; max?: number; whole?: boolean }>()
+const {
+  value,
+  label,
+  percent = false,
+  min = 0,
+  max = 1e6,
+  whole = false,
+} = defineProps<{ value: number; label: string; percent?: boolean; min?: number; max?: number; whole?: boolean }>()
 const emit = defineEmits<{ change: [value: number] }>()
 const factor = computed(() => (percent ? 100 : 1))
 const shown = computed(() => String(Math.round(value * factor.value * 1e6) / 1e6))
@@ -22,7 +29,17 @@ function typed() {
 </script>
 
 <template>
-  <input v-model="text" class="number" :class="{ bad }" inputmode="decimal" :aria-label="label" :aria-invalid="bad" :title="bad ? 'This number makes no sense here' : label" @change="typed" @keydown.enter="typed" />
+  <input
+    v-model="text"
+    class="number"
+    :class="{ bad }"
+    inputmode="decimal"
+    :aria-label="label"
+    :aria-invalid="bad"
+    :title="bad ? 'This number makes no sense here' : label"
+    @change="typed"
+    @keydown.enter="typed"
+  />
 </template>
 
 <style scoped>

@@ -63,26 +63,48 @@ defineExpose({ focusReason })
         <GoodsPicture :src="item.picture" :title="item.title" :size="52" />
         <div>
           <h2>{{ item.title }}</h2>
-          <p class="small quiet">{{ plural(item.listings.length, 'listing') }} on {{ item.markets.join(', ') }}{{ item.gtin ? ' · barcode known' : '' }}</p>
+          <p class="small quiet">
+            {{ plural(item.listings.length, 'listing') }} on {{ item.markets.join(', ')
+            }}{{ item.gtin ? ' · barcode known' : '' }}
+          </p>
         </div>
         <button class="bare close" aria-label="Close the look" @click="$emit('close')">✕</button>
       </header>
       <div class="acts">
-        <NButton size="small" :type="decision?.state === 'keep' ? 'primary' : 'default'" @click="decide('keep')">Keep&nbsp;<kbd>K</kbd></NButton>
-        <NButton size="small" :type="decision?.state === 'hold' ? 'warning' : 'default'" @click="decide('hold')">Hold&nbsp;<kbd>H</kbd></NButton>
-        <NButton size="small" :type="decision?.state === 'drop' ? 'error' : 'default'" @click="decide('drop')">Drop&nbsp;<kbd>D</kbd></NButton>
+        <NButton size="small" :type="decision?.state === 'keep' ? 'primary' : 'default'" @click="decide('keep')"
+          >Keep&nbsp;<kbd>K</kbd></NButton
+        >
+        <NButton size="small" :type="decision?.state === 'hold' ? 'warning' : 'default'" @click="decide('hold')"
+          >Hold&nbsp;<kbd>H</kbd></NButton
+        >
+        <NButton size="small" :type="decision?.state === 'drop' ? 'error' : 'default'" @click="decide('drop')"
+          >Drop&nbsp;<kbd>D</kbd></NButton
+        >
         <NButton size="small" @click="$emit('margin')">Cost it&nbsp;<kbd>M</kbd></NButton>
       </div>
       <form v-if="decision" class="row-gap" @submit.prevent="give">
-        <NInput ref="reasonBox" v-model:value="reason" size="small" :placeholder="`${words[decision.state]}. Why? (key R)`" :input-props="{ 'aria-label': 'Reason' }" @blur="give" />
+        <NInput
+          ref="reasonBox"
+          v-model:value="reason"
+          size="small"
+          :placeholder="`${words[decision.state]}. Why? (key R)`"
+          :input-props="{ 'aria-label': 'Reason' }"
+          @blur="give"
+        />
       </form>
       <article>
         <h3>Is it really selling? <GradeMark :grade="item.unitsGrade" /></h3>
         <p>{{ isItSelling(item) }}</p>
         <SalesChart v-if="item.series" v-model:days="days" :series="item.series" />
       </article>
-      <article><h3>Will it last?</h3><p>{{ willItLast(item) }}</p></article>
-      <article><h3>Is there room?</h3><p>{{ isThereRoom(item) }}</p></article>
+      <article>
+        <h3>Will it last?</h3>
+        <p>{{ willItLast(item) }}</p>
+      </article>
+      <article>
+        <h3>Is there room?</h3>
+        <p>{{ isThereRoom(item) }}</p>
+      </article>
       <article>
         <h3>Who sells it, at what delivered price?</h3>
         <SellerList :item="item" :home="rules.home" />
@@ -90,7 +112,16 @@ defineExpose({ focusReason })
       <article>
         <h3>Can I get it?</h3>
         <p>{{ canIGetIt(item, rules.home) }}</p>
-        <p class="row-gap small"><span>The listing is a pack of</span><PackStepper :value="item.pack" label="Pieces in the listing" @change="setPack" /><span class="quiet">{{ item.packFrom === null ? 'assumed: the title says nothing' : item.packFrom === 'set by you' ? 'set by you' : `read from “${item.packFrom}”` }}</span></p>
+        <p class="row-gap small">
+          <span>The listing is a pack of</span
+          ><PackStepper :value="item.pack" label="Pieces in the listing" @change="setPack" /><span class="quiet">{{
+            item.packFrom === null
+              ? 'assumed: the title says nothing'
+              : item.packFrom === 'set by you'
+                ? 'set by you'
+                : `read from “${item.packFrom}”`
+          }}</span>
+        </p>
         <OfferList v-if="item.kind !== 'digital'" :item="item" :home="rules.home" />
       </article>
       <article>

@@ -7,7 +7,12 @@ import { placeOf, valueAt, type Measure, type Span, type StripAnswer } from '@si
 import { currencySign, count, decimal, percent } from '@/shared/format'
 import { stripBars } from '@/shared/charts/strip-geometry'
 
-const { measure, strip, span, home } = defineProps<{ measure: Measure; strip: StripAnswer | undefined; span: Span | null; home: string }>()
+const { measure, strip, span, home } = defineProps<{
+  measure: Measure
+  strip: StripAnswer | undefined
+  span: Span | null
+  home: string
+}>()
 const emit = defineEmits<{ limit: [span: Span | null] }>()
 const box = useTemplateRef('box')
 const { width: measured } = useElementSize(box)
@@ -16,8 +21,7 @@ const height = 44
 const bars = computed(() => (strip ? stripBars(strip, width.value, height) : []))
 const sign = computed(() => (measure.format.includes('money') ? `, ${currencySign(home)}` : ''))
 const layer = useTemplateRef('layer')
-const brush = brushX<unknown>()
-  .on('brush end', brushed)
+const brush = brushX<unknown>().on('brush end', brushed)
 let quiet = false
 
 /** A value as the strip's label writes it. */
@@ -35,10 +39,21 @@ const label = computed(() => {
 /** What lies within the limit is full, the rest of what passes the others is pale. */
 function inside(i: number): boolean {
   const at = (i + 0.5) / (strip?.all.length ?? 1)
-  return !span || (at >= placeOf(measure, span[0] ?? -Infinity) - 1e-9 && at <= placeOf(measure, span[1] ?? Infinity) + 1e-9)
+  return (
+    !span || (at >= placeOf(measure, span[0] ?? -Infinity) - 1e-9 && at <= placeOf(measure, span[1] ?? Infinity) + 1e-9)
+  )
 }
 function round(v: number): number {
-  const digits = measure.format === 'percent' ? 2 : measure.format === 'count' ? 0 : measure.format === 'rating' ? 1 : v >= 20 ? 0 : 2
+  const digits =
+    measure.format === 'percent'
+      ? 2
+      : measure.format === 'count'
+        ? 0
+        : measure.format === 'rating'
+          ? 1
+          : v >= 20
+            ? 0
+            : 2
   return Number(v.toFixed(digits))
 }
 function brushed(event: D3BrushEvent<unknown>) {
@@ -49,7 +64,10 @@ function brushed(event: D3BrushEvent<unknown>) {
     return
   }
   const [a, b] = chosen
-  emit('limit', [a <= 1 ? null : round(valueAt(measure, a / width.value)), b >= width.value - 1 ? null : round(valueAt(measure, b / width.value))])
+  emit('limit', [
+    a <= 1 ? null : round(valueAt(measure, a / width.value)),
+    b >= width.value - 1 ? null : round(valueAt(measure, b / width.value)),
+  ])
 }
 /** Puts the brush where the limit is, without hearing of it again. */
 function place() {
@@ -57,20 +75,25 @@ function place() {
   quiet = true
   const clamp = (p: number) => Math.max(0, Math.min(width.value, p * width.value))
   const g = select<SVGGElement, unknown>(layer.value)
-  g.call(brush.move, span ? [clamp(span[0] === null ? 0 : placeOf(measure, span[0])), clamp(span[1] === null ? 1 : placeOf(measure, span[1]))] : null)
+  const at = (end: number | null, open: number) => clamp(end === null ? open : placeOf(measure, end))
+  brush.move(g, span ? [at(span[0], 0), at(span[1], 1)] : null)
   quiet = false
 }
 onMounted(resize)
 /** The brush learns its field anew when the strip's width changes. */
 function resize() {
   if (!layer.value) return
-  brush.extent([[0, 0], [width.value, height + 4]])
+  brush.extent([
+    [0, 0],
+    [width.value, height + 4],
+  ])
   select<SVGGElement, unknown>(layer.value).call(brush)
   place()
 }
 watch(width, resize)
 watch(() => span, place)
-const shown = (v: number | null | undefined) => (v == null ? null : measure.format === 'percent' ? Math.round(v * 1000) / 10 : v)
+const shown = (v: number | null | undefined) =>
+  v == null ? null : measure.format === 'percent' ? Math.round(v * 1000) / 10 : v
 const stored = (v: number | null) => (v === null ? null : measure.format === 'percent' ? v / 100 : v)
 </script>
 
@@ -80,26 +103,81 @@ const stored = (v: number | null) => (v === null ? null : measure.format === 'pe
       <span class="name">{{ measure.label }}{{ sign }}</span>
       <NPopover trigger="click" placement="bottom">
         <template #trigger>
-          <button class="bare limit" :class="{ set: span }" :aria-label="`Limit of ${measure.label}: ${label}`">{{ label }}</button>
+          <button class="bare limit" :class="{ set: span }" :aria-label="`Limit of ${measure.label}: ${label}`">
+            {{ label }}
+          </button>
         </template>
         <div class="fields">
-          <label>from <NInputNumber size="small" :value="shown(span?.[0])" clearable :show-button="false" placeholder="open" :input-props="{ 'aria-label': `${measure.label} from` }" @update:value="(v: number | null) => emit('limit', [stored(v), span?.[1] ?? null])" /></label>
-          <label>to <NInputNumber size="small" :value="shown(span?.[1])" clearable :show-button="false" placeholder="open" :input-props="{ 'aria-label': `${measure.label} to` }" @update:value="(v: number | null) => emit('limit', [span?.[0] ?? null, stored(v)])" /></label>
-          <p class="small quiet">{{ measure.format === 'percent' ? 'In percent. ' : '' }}<template v-if="measure.band">Rule of thumb: {{ measure.band[0] === null ? 'up to' : 'from' }} {{ word(measure.band[0] ?? measure.band[1] ?? 0) }}{{ measure.band[0] !== null && measure.band[1] !== null ? ` to ${word(measure.band[1])}` : '' }}.</template></p>
+          <label
+            >from
+            <NInputNumber
+              size="small"
+              :value="shown(span?.[0])"
+              clearable
+              :show-button="false"
+              placeholder="open"
+              :input-props="{ 'aria-label': `${measure.label} from` }"
+              @update:value="(v: number | null) => emit('limit', [stored(v), span?.[1] ?? null])"
+          /></label>
+          <label
+            >to
+            <NInputNumber
+              size="small"
+              :value="shown(span?.[1])"
+              clearable
+              :show-button="false"
+              placeholder="open"
+              :input-props="{ 'aria-label': `${measure.label} to` }"
+              @update:value="(v: number | null) => emit('limit', [span?.[0] ?? null, stored(v)])"
+          /></label>
+          <p class="small quiet">
+            {{ measure.format === 'percent' ? 'In percent. ' : ''
+            }}<template v-if="measure.band"
+              >Rule of thumb: {{ measure.band[0] === null ? 'up to' : 'from' }}
+              {{ word(measure.band[0] ?? measure.band[1] ?? 0)
+              }}{{
+                measure.band[0] !== null && measure.band[1] !== null ? ` to ${word(measure.band[1])}` : ''
+              }}.</template
+            >
+          </p>
           <p v-if="strip" class="small">{{ count(strip.unknown) }} without a figure{{ span ? ' are left out' : '' }}</p>
-          <button v-if="span" class="bare small clear" @click="emit('limit', null)">Lift this limit: {{ count(strip?.wouldReturn ?? 0) }} come back</button>
+          <button v-if="span" class="bare small clear" @click="emit('limit', null)">
+            Lift this limit: {{ count(strip?.wouldReturn ?? 0) }} come back
+          </button>
         </div>
       </NPopover>
     </div>
     <svg :width="width" :height="height + 6" :aria-label="`Distribution of ${measure.label}`" role="img">
-      <rect v-if="measure.band" class="band" :x="Math.max(0, placeOf(measure, measure.band[0] ?? -1e9) * width)" y="0" :width="Math.max(0, Math.min(1, placeOf(measure, measure.band[1] ?? 1e9)) * width - Math.max(0, placeOf(measure, measure.band[0] ?? -1e9) * width))" :height="height" />
+      <rect
+        v-if="measure.band"
+        class="band"
+        :x="Math.max(0, placeOf(measure, measure.band[0] ?? -1e9) * width)"
+        y="0"
+        :width="
+          Math.max(
+            0,
+            Math.min(1, placeOf(measure, measure.band[1] ?? 1e9)) * width -
+              Math.max(0, placeOf(measure, measure.band[0] ?? -1e9) * width),
+          )
+        "
+        :height="height"
+      />
       <g v-for="(b, i) in bars" :key="i">
         <rect class="all" :x="b.x" :y="height - b.all" :width="b.width" :height="b.all" />
-        <rect class="passing" :class="{ outside: !inside(i) }" :x="b.x" :y="height - b.passing" :width="b.width" :height="b.passing" />
+        <rect
+          class="passing"
+          :class="{ outside: !inside(i) }"
+          :x="b.x"
+          :y="height - b.passing"
+          :width="b.width"
+          :height="b.passing"
+        />
       </g>
       <g ref="layer" class="brush" />
     </svg>
-    <p class="returns small" :class="{ show: span }">{{ span && strip ? `+${count(strip.wouldReturn)} without it` : ' ' }}</p>
+    <p class="returns small" :class="{ show: span }">
+      {{ span && strip ? `+${count(strip.wouldReturn)} without it` : ' ' }}
+    </p>
   </div>
 </template>
 

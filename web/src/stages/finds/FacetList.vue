@@ -3,7 +3,12 @@ import { computed, ref } from 'vue'
 import type { FacetCount } from '@sickle/core/engine'
 import { count } from '@/shared/format'
 
-const { title, options, chosen, tree = false } = defineProps<{ title: string; options: FacetCount[]; chosen: string[]; tree?: boolean }>()
+const {
+  title,
+  options,
+  chosen,
+  tree = false,
+} = defineProps<{ title: string; options: FacetCount[]; chosen: string[]; tree?: boolean }>()
 const emit = defineEmits<{ change: [values: string[]] }>()
 const unfolded = ref<string[]>([])
 const depth = (path: string) => path.split(' / ').length - 1
@@ -16,17 +21,39 @@ function isOpen(path: string): boolean {
   const here = unfolded.value.includes(path) || chosen.some((c) => c.startsWith(`${path} / `))
   return here && (depth(path) === 0 || isOpen(parent(path)))
 }
-const fold = (path: string) => (unfolded.value = unfolded.value.includes(path) ? unfolded.value.filter((p) => p !== path) : [...unfolded.value, path])
-const toggle = (value: string) => emit('change', chosen.includes(value) ? chosen.filter((v) => v !== value) : [...chosen, value])
+const fold = (path: string) =>
+  (unfolded.value = unfolded.value.includes(path)
+    ? unfolded.value.filter((p) => p !== path)
+    : [...unfolded.value, path])
+const toggle = (value: string) =>
+  emit('change', chosen.includes(value) ? chosen.filter((v) => v !== value) : [...chosen, value])
 </script>
 
 <template>
   <fieldset v-if="options.length > 0">
     <legend>{{ title }}</legend>
-    <div v-for="o in shown" :key="o.value" class="option" :style="tree ? { paddingLeft: `${depth(o.value) * 12}px` } : {}">
-      <button v-if="tree && hasMore(o.value)" class="bare fold" :aria-label="`${isOpen(o.value) ? 'Fold' : 'Unfold'} ${leaf(o.value)}`" :aria-expanded="isOpen(o.value)" @click="fold(o.value)">{{ isOpen(o.value) ? '▾' : '▸' }}</button>
+    <div
+      v-for="o in shown"
+      :key="o.value"
+      class="option"
+      :style="tree ? { paddingLeft: `${depth(o.value) * 12}px` } : {}"
+    >
+      <button
+        v-if="tree && hasMore(o.value)"
+        class="bare fold"
+        :aria-label="`${isOpen(o.value) ? 'Fold' : 'Unfold'} ${leaf(o.value)}`"
+        :aria-expanded="isOpen(o.value)"
+        @click="fold(o.value)"
+      >
+        {{ isOpen(o.value) ? '▾' : '▸' }}
+      </button>
       <span v-else-if="tree" class="fold" />
-      <label :class="{ none: o.count === 0 }"><input type="checkbox" :checked="chosen.includes(o.value)" @change="toggle(o.value)" /><span class="name">{{ leaf(o.value) }}</span><span class="quiet">{{ count(o.count) }}</span></label>
+      <label :class="{ none: o.count === 0 }"
+        ><input type="checkbox" :checked="chosen.includes(o.value)" @change="toggle(o.value)" /><span class="name">{{
+          leaf(o.value)
+        }}</span
+        ><span class="quiet">{{ count(o.count) }}</span></label
+      >
     </div>
   </fieldset>
 </template>

@@ -13,7 +13,9 @@ const rules = useRules()
 const sheaf = useSheaf()
 const box = useTemplateRef('box')
 const total = computed(() => query.answer?.matching ?? 0)
-const virtual = useVirtualizer(computed(() => ({ count: total.value, getScrollElement: () => box.value, estimateSize: () => 60, overscan: 6 })))
+const virtual = useVirtualizer(
+  computed(() => ({ count: total.value, getScrollElement: () => box.value, estimateSize: () => 60, overscan: 6 })),
+)
 const visible = computed(() => virtual.value.getVirtualItems())
 watch(visible, (list) => {
   const [first, last] = [list[0], list.at(-1)]
@@ -52,7 +54,12 @@ const heads = computed(() => [
   { by: 'profit', label: `Profit\n${sign.value}, %` },
   { by: 'worth', label: 'Worth' },
 ])
-const titles: Record<string, string> = { growth: 'Sort by growth over 28 days', sellThrough: 'Share of listings that sold at least once; units per listing', room: 'How open it is to one more seller', profit: 'At the lowest competing price of the market where it earns most' }
+const titles: Record<string, string> = {
+  growth: 'Sort by growth over 28 days',
+  sellThrough: 'Share of listings that sold at least once; units per listing',
+  room: 'How open it is to one more seller',
+  profit: 'At the lowest competing price of the market where it earns most',
+}
 defineExpose({ move })
 </script>
 
@@ -60,8 +67,22 @@ defineExpose({ move })
   <div ref="box" class="panel grid" role="grid" aria-label="Items" :aria-rowcount="total + 1">
     <div class="head" role="row">
       <span role="columnheader" class="first">Item</span>
-      <span v-for="h in heads" :key="h.by" role="columnheader" :class="`c-${h.by}`" :aria-sort="query.query.sort.by === h.by ? (query.query.sort.descending ? 'descending' : 'ascending') : 'none'">
-        <button class="bare" :title="titles[h.by] ?? `Sort by ${h.label.replace('\n', ', ')}`" :class="{ on: query.query.sort.by === h.by }" @click="sortBy(h.by)">{{ h.label }}<template v-if="query.query.sort.by === h.by">{{ query.query.sort.descending ? ' ▾' : ' ▴' }}</template></button>
+      <span
+        v-for="h in heads"
+        :key="h.by"
+        role="columnheader"
+        :class="`c-${h.by}`"
+        :aria-sort="query.query.sort.by === h.by ? (query.query.sort.descending ? 'descending' : 'ascending') : 'none'"
+      >
+        <button
+          class="bare"
+          :title="titles[h.by] ?? `Sort by ${h.label.replace('\n', ', ')}`"
+          :class="{ on: query.query.sort.by === h.by }"
+          @click="sortBy(h.by)"
+        >
+          {{ h.label
+          }}<template v-if="query.query.sort.by === h.by">{{ query.query.sort.descending ? ' ▾' : ' ▴' }}</template>
+        </button>
       </span>
     </div>
     <div :style="{ height: `${virtual.getTotalSize()}px`, position: 'relative' }">

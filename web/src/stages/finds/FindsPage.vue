@@ -43,20 +43,57 @@ useKeys('Finds', [
     <div class="middle">
       <header>
         <h1>Finds</h1>
-        <span class="quiet" role="status"><b>{{ count(query.answer?.matching ?? 0) }}</b> of {{ count(query.answer?.total ?? 0) }} items</span>
-        <NInput ref="search" v-model:value="words" class="search" clearable placeholder="Words in titles, tags, stores" :input-props="{ 'aria-label': 'Search' }" @update:value="(v: string) => query.change({ words: v })">
+        <span class="quiet" role="status"
+          ><b>{{ count(query.answer?.matching ?? 0) }}</b> of {{ count(query.answer?.total ?? 0) }} items</span
+        >
+        <NInput
+          ref="search"
+          v-model:value="words"
+          class="search"
+          clearable
+          placeholder="Words in titles, tags, stores"
+          :input-props="{ 'aria-label': 'Search' }"
+          @update:value="(v: string) => query.change({ words: v })"
+        >
           <template #suffix><kbd>/</kbd></template>
         </NInput>
       </header>
       <TheComb />
       <LimitChips />
-      <div v-if="workspace.state === 'failed'" class="state" role="alert"><h2>The items could not be worked out</h2><p>{{ workspace.failure }}</p><NButton @click="workspace.reload()">Try again</NButton></div>
-      <div v-else-if="workspace.empty" class="state"><h2>Nothing is gathered yet</h2><p class="quiet">Bring in a market's file or the demo, and its items show here.</p><NButton type="primary" @click="router.push('/gather')">To Gather</NButton></div>
-      <div v-else-if="!query.answer" class="state" role="status"><p class="quiet">Working the items out … {{ percent(workspace.progress) }}</p></div>
-      <div v-else-if="query.answer.matching === 0" class="state"><h2>No item passes all limits</h2><p class="quiet">Each strip says how many come back without its limit.</p><NButton @click="query.clear(); words = ''">Lift all limits</NButton></div>
+      <div v-if="workspace.state === 'failed'" class="state" role="alert">
+        <h2>The items could not be worked out</h2>
+        <p>{{ workspace.failure }}</p>
+        <NButton @click="workspace.reload()">Try again</NButton>
+      </div>
+      <div v-else-if="workspace.empty" class="state">
+        <h2>Nothing is gathered yet</h2>
+        <p class="quiet">Bring in a market's file or the demo, and its items show here.</p>
+        <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
+      </div>
+      <div v-else-if="!query.answer" class="state" role="status">
+        <p class="quiet">Working the items out … {{ percent(workspace.progress) }}</p>
+      </div>
+      <div v-else-if="query.answer.matching === 0" class="state">
+        <h2>No item passes all limits</h2>
+        <p class="quiet">Each strip says how many come back without its limit.</p>
+        <NButton
+          @click="
+            query.clear()
+            words = ''
+          "
+          >Lift all limits</NButton
+        >
+      </div>
       <FindsGrid v-else ref="grid" @open="toMargin" />
     </div>
-    <CloseLook v-if="query.selected" ref="look" :item-key="query.selected" class="look scroll" @margin="toMargin" @close="query.selected = null" />
+    <CloseLook
+      v-if="query.selected"
+      ref="look"
+      :item-key="query.selected"
+      class="look scroll"
+      @margin="toMargin"
+      @close="query.selected = null"
+    />
   </div>
 </template>
 

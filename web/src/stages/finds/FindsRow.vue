@@ -6,7 +6,12 @@ import { amount, count, decimal, percent, signed } from '@/shared/format'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 
-const { row, home } = defineProps<{ row: FindRow | null; home: string; selected: boolean; decision: 'keep' | 'hold' | 'drop' | null }>()
+const { row, home } = defineProps<{
+  row: FindRow | null
+  home: string
+  selected: boolean
+  decision: 'keep' | 'hold' | 'drop' | null
+}>()
 defineEmits<{ choose: []; open: [] }>()
 const price = computed(() => {
   if (!row || row.priceLowE4 === null) return ['–', '']
@@ -18,23 +23,65 @@ const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
 </script>
 
 <template>
-  <div class="find" role="row" :class="{ selected }" :aria-selected="selected" :tabindex="selected ? 0 : -1" @click="$emit('choose')" @dblclick="$emit('open')" @keydown.enter="$emit('open')">
+  <div
+    class="find"
+    role="row"
+    :class="{ selected }"
+    :aria-selected="selected"
+    :tabindex="selected ? 0 : -1"
+    @click="$emit('choose')"
+    @dblclick="$emit('open')"
+    @keydown.enter="$emit('open')"
+  >
     <template v-if="row">
       <div class="item" role="gridcell">
         <GoodsPicture :src="row.picture" :title="row.title" />
         <div class="words">
           <div class="title" :title="row.title">{{ row.title }}</div>
-          <div class="meta">{{ row.markets.map((m) => m.charAt(0)).join(' ') }} · {{ row.listings }} {{ row.listings === 1 ? 'listing' : 'listings' }}<b v-if="decision" :class="decision"> · {{ words[decision] }}</b></div>
+          <div class="meta">
+            {{ row.markets.map((m) => m.charAt(0)).join(' ') }} · {{ row.listings }}
+            {{ row.listings === 1 ? 'listing' : 'listings'
+            }}<b v-if="decision" :class="decision"> · {{ words[decision] }}</b>
+          </div>
         </div>
       </div>
       <div role="gridcell" class="num">{{ price[0] }}<br />{{ price[1] }}</div>
       <div role="gridcell" class="num">{{ count(row.units) }}<GradeMark :grade="row.unitsGrade" /></div>
-      <div role="gridcell" class="trend"><TrendLine :values="row.trend" :stage="row.stage" /><span class="small" :class="{ quiet: row.stage !== 'Fading' && row.stage !== 'Flash', falling: row.stage === 'Fading' || row.stage === 'Flash' }">{{ row.stage }}</span></div>
-      <div role="gridcell" class="num" :title="row.sellThrough === null ? '' : `95 %: ${percent(row.sellThroughLow)} to ${percent(row.sellThroughHigh)}`">{{ percent(row.sellThrough) }}<br /><span class="quiet">{{ decimal(row.unitsPerListing) }}</span></div>
-      <div role="gridcell" class="c-room">{{ row.room }}<br /><span class="quiet small">{{ row.sellers }} {{ row.sellers === 1 ? 'seller' : 'sellers' }}</span></div>
+      <div role="gridcell" class="trend">
+        <TrendLine :values="row.trend" :stage="row.stage" /><span
+          class="small"
+          :class="{
+            quiet: row.stage !== 'Fading' && row.stage !== 'Flash',
+            falling: row.stage === 'Fading' || row.stage === 'Flash',
+          }"
+          >{{ row.stage }}</span
+        >
+      </div>
+      <div
+        role="gridcell"
+        class="num"
+        :title="
+          row.sellThrough === null ? '' : `95 %: ${percent(row.sellThroughLow)} to ${percent(row.sellThroughHigh)}`
+        "
+      >
+        {{ percent(row.sellThrough) }}<br /><span class="quiet">{{ decimal(row.unitsPerListing) }}</span>
+      </div>
+      <div role="gridcell" class="c-room">
+        {{ row.room }}<br /><span class="quiet small"
+          >{{ row.sellers }} {{ row.sellers === 1 ? 'seller' : 'sellers' }}</span
+        >
+      </div>
       <div role="gridcell" class="num">{{ amount(row.landedE4, home) }}</div>
-      <div role="gridcell" class="num"><span :class="row.profitE4 === null ? 'quiet' : row.profitE4 < 0 ? 'loss' : 'profit'">{{ signed(row.profitE4, home) }}</span><br /><span class="quiet">{{ percent(row.margin) }}</span></div>
-      <div role="gridcell" class="num worth"><b>{{ row.worth === null ? '–' : Math.round(row.worth) }}</b><span class="meter" aria-hidden="true"><i :style="{ width: `${row.worth ?? 0}%`, background: `var(--${tone})` }" /></span></div>
+      <div role="gridcell" class="num">
+        <span :class="row.profitE4 === null ? 'quiet' : row.profitE4 < 0 ? 'loss' : 'profit'">{{
+          signed(row.profitE4, home)
+        }}</span><br /><span class="quiet">{{ percent(row.margin) }}</span>
+      </div>
+      <div role="gridcell" class="num worth">
+        <b>{{ row.worth === null ? '–' : Math.round(row.worth) }}</b><span class="meter" aria-hidden="true"
+          ><i :style="{ width: `${row.worth ?? 0}%`, background: `var(--${tone})` }"
+        /></span>
+      </div>
     </template>
     <div v-else class="quiet small" role="gridcell">…</div>
   </div>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
-import { computed, ref, toRaw, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useServices } from '@/app/services'
 import { downloadText } from '@/shared/download'
 import { count } from '@/shared/format'
+import { plain } from '@/shared/plain'
 import { toProblem } from '@/shared/problem'
 import { useQuery } from '@/shared/stores/query'
 import { useWorkspace } from '@/shared/stores/workspace'
@@ -18,12 +19,13 @@ const fault = ref('')
 watch(
   [() => query.cuts, () => workspace.version],
   async () => {
-    counts.value = await services.engine.call('counts', [query.cuts.map((c) => structuredClone(toRaw(c.query))), []])
+    counts.value = await services.engine.call('counts', [query.cuts.map((c) => plain(c.query)), []])
   },
   { immediate: true },
 )
 const dialog = useFileDialog({ accept: '.json', multiple: false })
-dialog.onChange(async (files) => {
+dialog.onChange((files) => void take(files))
+async function take(files: FileList | null) {
   const text = await files?.[0]?.text()
   if (text === undefined) return
   try {
@@ -33,8 +35,13 @@ dialog.onChange(async (files) => {
     fault.value = thrown instanceof SyntaxError ? 'The file is no JSON.' : toProblem(thrown).message
   }
   dialog.reset()
-})
-const save = (cut: Cut) => downloadText(`cut-${cut.name.toLowerCase().replace(/\W+/g, '-')}.json`, JSON.stringify({ name: cut.name, query: cut.query }, null, 2), 'application/json')
+}
+const save = (cut: Cut) =>
+  downloadText(
+    `cut-${cut.name.toLowerCase().replace(/\W+/g, '-')}.json`,
+    JSON.stringify({ name: cut.name, query: cut.query }, null, 2),
+    'application/json',
+  )
 const top = computed(() => query.answer?.categories ?? [])
 </script>
 
@@ -43,16 +50,42 @@ const top = computed(() => query.answer?.categories ?? [])
     <h3>Cuts</h3>
     <ul>
       <li v-for="(c, i) in query.cuts" :key="c.name" :class="{ on: query.isUsed(c) }">
-        <button class="bare cut" @click="query.use(c)"><span>{{ c.name }}</span><span class="quiet">{{ count(counts[i]) }}</span></button>
-        <span v-if="query.isUsed(c)" class="acts"><button class="bare" @click="save(c)">Save as a file</button><button v-if="!c.ships" class="bare" @click="query.dropCut(c.name)">Forget</button></span>
+        <button class="bare cut" @click="query.use(c)">
+          <span>{{ c.name }}</span><span class="quiet">{{ count(counts[i]) }}</span>
+        </button>
+        <span v-if="query.isUsed(c)" class="acts"
+          ><button class="bare" @click="save(c)">Save as a file</button
+          ><button v-if="!c.ships" class="bare" @click="query.dropCut(c.name)">Forget</button></span
+        >
       </li>
     </ul>
     <button class="bare small link" @click="dialog.open()">Bring a Cut from a file</button>
     <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>
-    <FacetList title="Markets" :options="query.answer?.markets ?? []" :chosen="query.query.markets" @change="(markets) => query.change({ markets })" />
-    <FacetList title="Categories" tree :options="top" :chosen="query.query.categories" @change="(categories) => query.change({ categories })" />
-    <FacetList title="Stage of life" :options="query.answer?.stages ?? []" :chosen="query.query.stages" @change="(stages) => query.change({ stages })" />
-    <FacetList title="Kind of goods" :options="query.answer?.kinds ?? []" :chosen="query.query.kinds" @change="(kinds) => query.change({ kinds })" />
+    <FacetList
+      title="Markets"
+      :options="query.answer?.markets ?? []"
+      :chosen="query.query.markets"
+      @change="(markets) => query.change({ markets })"
+    />
+    <FacetList
+      title="Categories"
+      tree
+      :options="top"
+      :chosen="query.query.categories"
+      @change="(categories) => query.change({ categories })"
+    />
+    <FacetList
+      title="Stage of life"
+      :options="query.answer?.stages ?? []"
+      :chosen="query.query.stages"
+      @change="(stages) => query.change({ stages })"
+    />
+    <FacetList
+      title="Kind of goods"
+      :options="query.answer?.kinds ?? []"
+      :chosen="query.query.kinds"
+      @change="(kinds) => query.change({ kinds })"
+    />
   </div>
 </template>
 

@@ -11,11 +11,16 @@ const sheaf = useSheaf()
 const name = ref('')
 const naming = ref(false)
 const leaf = (path: string) => path.split(' / ').at(-1) ?? path
-const span = ([low, high]: Span) => (low !== null && high !== null ? `${low}–${high}` : low !== null ? `≥ ${low}` : `≤ ${high}`)
+const span = ([low, high]: Span) =>
+  low !== null && high !== null ? `${low}–${high}` : low !== null ? `≥ ${low}` : `≤ ${high}`
 
 const chips = computed(() => {
   const q = query.query
-  const list = (key: 'markets' | 'categories' | 'stages' | 'kinds') => q[key].map((value) => ({ label: leaf(value), lift: () => query.change({ [key]: q[key].filter((v) => v !== value) }) }))
+  const list = (key: 'markets' | 'categories' | 'stages' | 'kinds') =>
+    q[key].map((value) => ({
+      label: leaf(value),
+      lift: () => query.change({ [key]: q[key].filter((v) => v !== value) }),
+    }))
   const others = Object.entries(q.limits).filter(([m]) => !strips.some((s) => s.name === m))
   return [
     ...(q.words ? [{ label: `“${q.words}”`, lift: () => query.change({ words: '' }) }] : []),
@@ -34,14 +39,25 @@ async function keep() {
 
 <template>
   <div class="chips">
-    <button v-for="c in chips" :key="c.label" class="bare chip" :title="`Lift the limit ${c.label}`" @click="c.lift()">{{ c.label }} <span aria-hidden="true">×</span></button>
+    <button v-for="c in chips" :key="c.label" class="bare chip" :title="`Lift the limit ${c.label}`" @click="c.lift()">
+      {{ c.label }} <span aria-hidden="true">×</span>
+    </button>
     <button v-if="limited" class="bare link" @click="query.clear()">Lift all limits</button>
     <NPopover v-if="limited" v-model:show="naming" trigger="click" placement="bottom">
       <template #trigger><button class="bare link">Keep as a Cut</button></template>
-      <form class="row-gap" @submit.prevent="keep"><NInput v-model:value="name" size="small" placeholder="Name of the Cut" :input-props="{ 'aria-label': 'Name of the Cut' }" /><NButton size="small" type="primary" attr-type="submit">Keep</NButton></form>
+      <form class="row-gap" @submit.prevent="keep">
+        <NInput
+          v-model:value="name"
+          size="small"
+          placeholder="Name of the Cut"
+          :input-props="{ 'aria-label': 'Name of the Cut' }"
+        /><NButton size="small" type="primary" attr-type="submit">Keep</NButton>
+      </form>
     </NPopover>
     <span class="spring" />
-    <button v-if="sheaf.dropped.length" class="bare link" @click="query.showDropped = !query.showDropped">{{ query.showDropped ? 'Hide' : 'Show' }} {{ count(sheaf.dropped.length) }} dropped</button>
+    <button v-if="sheaf.dropped.length" class="bare link" @click="query.showDropped = !query.showDropped">
+      {{ query.showDropped ? 'Hide' : 'Show' }} {{ count(sheaf.dropped.length) }} dropped
+    </button>
     <span class="small quiet">● counted ◐ reported ◔ estimated · windows of 30 days</span>
   </div>
 </template>

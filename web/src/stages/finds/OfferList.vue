@@ -13,7 +13,10 @@ const workspace = useWorkspace()
 const chosen = computed(() => rules.corrections.offers[item.key])
 const offers = computed(() => item.offers.slice(0, 5))
 const packOf = (m: OfferMatch) => rules.corrections.packs[m.offer.key] ?? m.offer.pack
-const why = (m: OfferMatch) => (m.by === 'barcode' ? 'same barcode' : `words ${percent(m.likeness?.words ?? 0)} alike${m.likeness?.clashes.length ? `; differs: ${m.likeness.clashes.join('; ').replaceAll('#', '')}` : ''}`)
+const why = (m: OfferMatch) =>
+  m.by === 'barcode'
+    ? 'same barcode'
+    : `words ${percent(m.likeness?.words ?? 0)} alike${m.likeness?.clashes.length ? `; differs: ${m.likeness.clashes.join('; ').replaceAll('#', '')}` : ''}`
 const verdicts = { same: 'same', variant: 'other variant', similar: 'similar' }
 async function choose(key: string | null) {
   await rules.setOffer(item.key, key)
@@ -28,18 +31,37 @@ async function setPack(m: OfferMatch, pack: number | null) {
 <template>
   <ul>
     <li v-for="m in offers" :key="m.offer.key" :class="{ used: item.offer?.offer.key === m.offer.key }">
-      <div class="top"><b>{{ m.offer.title }}</b><span class="num">{{ m.offer.currency ?? '?' }} {{ amount(m.offer.tiers[0]?.priceE4, m.offer.currency ?? 'EUR') }}</span></div>
+      <div class="top">
+        <b>{{ m.offer.title }}</b><span class="num"
+          >{{ m.offer.currency ?? '?' }} {{ amount(m.offer.tiers[0]?.priceE4, m.offer.currency ?? 'EUR') }}</span
+        >
+      </div>
       <div class="small quiet">{{ m.offer.supplier }} · {{ verdicts[m.verdict] }}: {{ why(m) }}</div>
       <div class="row-gap small">
-        <span>pack of</span><PackStepper :value="packOf(m)" :label="`Pieces in the pack of ${m.offer.title}`" @change="(n) => setPack(m, n)" />
-        <span class="quiet">{{ rules.corrections.packs[m.offer.key] ? 'set by you' : m.offer.packFrom ? `“${m.offer.packFrom}”` : 'assumed' }}</span>
+        <span>pack of</span
+        ><PackStepper
+          :value="packOf(m)"
+          :label="`Pieces in the pack of ${m.offer.title}`"
+          @change="(n) => setPack(m, n)"
+        />
+        <span class="quiet">{{
+          rules.corrections.packs[m.offer.key] ? 'set by you' : m.offer.packFrom ? `“${m.offer.packFrom}”` : 'assumed'
+        }}</span>
         <span class="spring" />
-        <button v-if="item.offer?.offer.key === m.offer.key" class="bare act" @click="choose(chosen === m.offer.key ? null : '')">{{ chosen === m.offer.key ? 'Let Sickle choose' : 'Not the same' }}</button>
+        <button
+          v-if="item.offer?.offer.key === m.offer.key"
+          class="bare act"
+          @click="choose(chosen === m.offer.key ? null : '')"
+        >
+          {{ chosen === m.offer.key ? 'Let Sickle choose' : 'Not the same' }}
+        </button>
         <button v-else class="bare act" @click="choose(m.offer.key)">It is the same</button>
       </div>
     </li>
     <li v-if="offers.length === 0" class="quiet small">No offer looks alike.</li>
-    <li v-if="chosen === ''" class="small">You said none of these is the same. <button class="bare act" @click="choose(null)">Let Sickle choose</button></li>
+    <li v-if="chosen === ''" class="small">
+      You said none of these is the same. <button class="bare act" @click="choose(null)">Let Sickle choose</button>
+    </li>
   </ul>
 </template>
 

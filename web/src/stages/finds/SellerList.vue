@@ -6,23 +6,39 @@ import GradeMark from '@/shared/widgets/GradeMark.vue'
 
 const { item, home } = defineProps<{ item: Item; home: string }>()
 const all = ref(false)
-const sorted = computed(() => [...item.listings].sort((a, b) => (a.deliveredE4 ?? Infinity) - (b.deliveredE4 ?? Infinity)))
+const sorted = computed(() =>
+  [...item.listings].sort((a, b) => (a.deliveredE4 ?? Infinity) - (b.deliveredE4 ?? Infinity)),
+)
 const shown = computed(() => (all.value ? sorted.value : sorted.value.slice(0, 6)))
 </script>
 
 <template>
   <table class="plain list">
-    <thead><tr><th>Store, market</th><th class="num">Delivered, {{ currencySign(home) }}</th><th class="num">Units, 30 d</th><th class="num">Stars</th></tr></thead>
+    <thead>
+      <tr>
+        <th>Store, market</th>
+        <th class="num">Delivered, {{ currencySign(home) }}</th>
+        <th class="num">Units, 30 d</th>
+        <th class="num">Stars</th>
+      </tr>
+    </thead>
     <tbody>
       <tr v-for="l in shown" :key="l.key" :title="l.title">
-        <td>{{ l.store ?? 'store not known' }}<br /><span class="quiet small">{{ l.market }}</span></td>
-        <td class="num">{{ amount(l.deliveredE4, home) }}<template v-if="l.deliveryE4 === null"><br /><span class="quiet small">delivery not known</span></template></td>
+        <td>
+          {{ l.store ?? 'store not known' }}<br /><span class="quiet small">{{ l.market }}</span>
+        </td>
+        <td class="num">
+          {{ amount(l.deliveredE4, home)
+          }}<template v-if="l.deliveryE4 === null"><br /><span class="quiet small">delivery not known</span></template>
+        </td>
         <td class="num">{{ count(l.units) }}<GradeMark :grade="l.grade" /></td>
         <td class="num">{{ l.rating === null ? '–' : decimal(l.rating, 1) }}</td>
       </tr>
     </tbody>
   </table>
-  <button v-if="sorted.length > 6" class="bare more" @click="all = !all">{{ all ? 'Show fewer' : `Show all ${sorted.length}` }}</button>
+  <button v-if="sorted.length > 6" class="bare more" @click="all = !all">
+    {{ all ? 'Show fewer' : `Show all ${sorted.length}` }}
+  </button>
 </template>
 
 <style scoped>

@@ -7,13 +7,21 @@ defineProps<{ worth: Worth }>()
 
 <template>
   <p v-if="worth.failed.length" class="loss">0: fails {{ worth.failed.join(', ') }}, which your rules demand.</p>
-  <p v-else-if="worth.value !== null"><b>{{ Math.round(worth.value) }}</b> of 100, from {{ percent(worth.coverage) }} of what the rules weigh.</p>
+  <p v-else-if="worth.value !== null">
+    <b>{{ Math.round(worth.value) }}</b> of 100, from {{ percent(worth.coverage) }} of what the rules weigh.
+  </p>
   <table class="plain parts">
     <tbody>
       <tr v-for="p in worth.parts" :key="p.label">
         <td>{{ p.label }}</td>
         <td class="num">{{ p.value === null ? 'not known' : decimal(p.value) }}</td>
-        <td class="bar"><span class="meter" :title="p.desirability === null ? 'left out' : `meets the wish by ${percent(p.desirability)}`"><i :style="{ width: `${(p.desirability ?? 0) * 100}%` }" /></span></td>
+        <td class="bar">
+          <span
+            class="meter"
+            :title="p.desirability === null ? 'left out' : `meets the wish by ${percent(p.desirability)}`"
+            ><i :style="{ width: `${(p.desirability ?? 0) * 100}%` }"
+          /></span>
+        </td>
         <td class="num quiet">× {{ p.weight }}</td>
       </tr>
     </tbody>

@@ -11,14 +11,22 @@ const guess = computed(() => now.value.proposal.kinds.find((k) => k.kind === now
 
 /** Days of a wide file and price steps fold into one row each: nobody wants to see 180 of them. */
 const rows = computed(() => {
-  const all = now.value.mapping.columns.map((use, i) => ({ i, use, heading: now.value.summary.headings[i] ?? '', certainty: certaintyOf(use, i), samples: samples(i) }))
+  const all = now.value.mapping.columns.map((use, i) => ({
+    i,
+    use,
+    heading: now.value.summary.headings[i] ?? '',
+    certainty: certaintyOf(use, i),
+    samples: samples(i),
+  }))
   const days = all.filter((r) => r.use.as === 'day')
   return days.length > 3 ? all.filter((r) => r.use.as !== 'day') : all
 })
 const days = computed(() => now.value.mapping.columns.filter((c) => c.as === 'day'))
 
 function samples(i: number): string {
-  const cells = now.value.summary.firstRows.map((r) => r.cells[i]).filter((c) => c !== null && c !== undefined && c !== '')
+  const cells = now.value.summary.firstRows
+    .map((r) => r.cells[i])
+    .filter((c) => c !== null && c !== undefined && c !== '')
   return cells.slice(0, 3).map(String).join(' · ')
 }
 /** As proposed, or certain where the user said so. */
@@ -32,7 +40,8 @@ function value(use: ColumnUse): string {
 }
 function choose(i: number, text: string) {
   const [as, name] = text.split(':')
-  const use: ColumnUse = as === 'field' ? { as, field: name ?? '' } : as === 'tier' ? { as, from: Number(name) } : { as: 'unused' }
+  const use: ColumnUse =
+    as === 'field' ? { as, field: name ?? '' } : as === 'tier' ? { as, from: Number(name) } : { as: 'unused' }
   const columns = now.value.mapping.columns.map((c, at): ColumnUse => {
     if (at === i) return use
     return use.as === 'field' && c.as === 'field' && c.field === use.field ? { as: 'unused' } : c
@@ -48,20 +57,33 @@ function sureness(c: number): string {
   <div tabindex="0" role="region" aria-label="Columns">
     <table class="plain">
       <thead>
-        <tr><th>Column in the file</th><th>Taken for</th><th>How surely</th><th>First values</th></tr>
+        <tr>
+          <th>Column in the file</th>
+          <th>Taken for</th>
+          <th>How surely</th>
+          <th>First values</th>
+        </tr>
       </thead>
       <tbody>
         <tr v-for="r in rows" :key="r.i" :class="{ unused: r.use.as === 'unused' }">
           <td class="heading">{{ r.heading }}</td>
           <td>
-            <select :value="value(r.use)" :aria-label="`${r.heading} is`" @change="choose(r.i, ($event.target as HTMLSelectElement).value)">
+            <select
+              :value="value(r.use)"
+              :aria-label="`${r.heading} is`"
+              @change="choose(r.i, ($event.target as HTMLSelectElement).value)"
+            >
               <option value="unused">not used</option>
               <option v-if="r.use.as === 'tier'" :value="value(r.use)">Price from {{ r.use.from }}</option>
-              <option v-for="f in fields" :key="f.name" :value="`field:${f.name}`" :title="f.help">{{ f.label }}{{ f.required ? ' *' : '' }}</option>
+              <option v-for="f in fields" :key="f.name" :value="`field:${f.name}`" :title="f.help">
+                {{ f.label }}{{ f.required ? ' *' : '' }}
+              </option>
             </select>
           </td>
           <td class="sure">
-            <span class="meter" aria-hidden="true"><i :style="{ width: `${r.certainty * 100}%` }" :class="{ low: r.certainty < 0.6 }" /></span>
+            <span class="meter" aria-hidden="true"
+              ><i :style="{ width: `${r.certainty * 100}%` }" :class="{ low: r.certainty < 0.6 }"
+            /></span>
             <span class="small">{{ sureness(r.certainty) }}</span>
           </td>
           <td class="quiet samples">{{ r.samples }}</td>
@@ -69,7 +91,9 @@ function sureness(c: number): string {
         <tr v-if="days.length > 3">
           <td class="heading">{{ days.length }} columns, one a day</td>
           <td>Units on {{ isoDay(days[0]!.day) }} to {{ isoDay(days.at(-1)!.day) }}</td>
-          <td class="sure"><span class="meter" aria-hidden="true"><i style="width: 95%" /></span><span class="small">sure</span></td>
+          <td class="sure">
+            <span class="meter" aria-hidden="true"><i style="width: 95%" /></span><span class="small">sure</span>
+          </td>
           <td class="quiet samples">empty is not known, not zero</td>
         </tr>
       </tbody>

@@ -9,13 +9,19 @@ onChange((list) => {
   reset()
 })
 // Dropping works anywhere on the page, not only on the field.
-const { isOverDropZone } = useDropZone(() => document.body, { onDrop: (files) => files?.length && emit('files', files) })
+const { isOverDropZone } = useDropZone(() => document.body, {
+  onDrop: (files) => files?.length && emit('files', files),
+})
 </script>
 
 <template>
   <button class="drop" :class="{ over: isOverDropZone }" @click="open()">
     <Upload :size="22" aria-hidden="true" />
-    <span><b>Drop files anywhere, or choose them</b><br /><span class="quiet small">CSV, TSV, XLSX, JSON or NDJSON, with any headings, separators, number and date styles</span></span>
+    <span
+      ><b>Drop files anywhere, or choose them</b><br /><span class="quiet small"
+        >CSV, TSV, XLSX, JSON or NDJSON, with any headings, separators, number and date styles</span
+      ></span
+    >
   </button>
 </template>
 

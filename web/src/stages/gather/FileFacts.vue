@@ -3,7 +3,7 @@ import { NAutoComplete, NInput, NInputNumber, NSelect } from 'naive-ui'
 import { computed } from 'vue'
 import { dayOfIso, isoDay } from '@sickle/core/identity'
 import { isCurrencyCode } from '@sickle/core/money'
-import { recordKinds, type KindName, type Mapping, type Question } from '@sickle/core/intake'
+import { recordKinds, type KindName, type Question } from '@sickle/core/intake'
 import { bytes } from '@/shared/format'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useGather } from './gather-store'
@@ -18,11 +18,34 @@ const format = computed(() => {
   const s = now.value.summary
   const names = { delimited: 'Delimited text', xlsx: 'Spreadsheet', json: 'JSON', ndjson: 'NDJSON' }
   const marks: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' }
-  return [names[s.format], s.encoding?.toUpperCase(), s.delimiter && marks[s.delimiter], bytes(now.value.file.size)].filter(Boolean).join(' · ')
+  return [names[s.format], s.encoding?.toUpperCase(), s.delimiter && marks[s.delimiter], bytes(now.value.file.size)]
+    .filter(Boolean)
+    .join(' · ')
 })
-const money = computed(() => m.value.columns.some((c) => c.as === 'tier') || everAsked('currency') !== undefined || m.value.currency !== null)
-const currencies = computed(() => [...new Set([m.value.currency ?? [], ...(everAsked('currency')?.options.map((o) => o.value) ?? []), 'EUR', 'GBP', 'USD', 'CAD', 'AUD', 'PLN', 'SEK', 'CHF', 'JPY'].flat())].map((c) => ({ label: c, value: c })))
-const answer = (some: object) => void gather.correct(some as Partial<Mapping>)
+const money = computed(
+  () =>
+    m.value.columns.some((c) => c.as === 'tier') || everAsked('currency') !== undefined || m.value.currency !== null,
+)
+const currencies = computed(() =>
+  [
+    ...new Set(
+      [
+        m.value.currency ?? [],
+        ...(everAsked('currency')?.options.map((o) => o.value) ?? []),
+        'EUR',
+        'GBP',
+        'USD',
+        'CAD',
+        'AUD',
+        'PLN',
+        'SEK',
+        'CHF',
+        'JPY',
+      ].flat(),
+    ),
+  ].map((c) => ({ label: c, value: c })),
+)
+const answer = (some: object) => void gather.correct(some)
 function setDay(iso: string) {
   const day = dayOfIso(iso)
   if (day !== null) answer({ capturedOn: day })
@@ -34,44 +57,108 @@ function setDay(iso: string) {
     <p class="small quiet">{{ format }}</p>
     <label v-if="now.summary.sheets.length > 1">
       <span>Sheet</span>
-      <NSelect size="small" :value="now.summary.sheet" :options="now.summary.sheets.map((s) => ({ label: s, value: s }))" @update:value="(s: string) => gather.open(now.file, s)" />
+      <NSelect
+        size="small"
+        :value="now.summary.sheet"
+        :options="now.summary.sheets.map((s) => ({ label: s, value: s }))"
+        @update:value="(s: string) => gather.open(now.file, s)"
+      />
     </label>
     <label>
       <span>What a row is</span>
-      <NSelect size="small" :value="m.kind" :options="recordKinds.map((k) => ({ label: k.label, value: k.name }))" @update:value="(k: KindName) => gather.chooseKind(k)" />
+      <NSelect
+        size="small"
+        :value="m.kind"
+        :options="recordKinds.map((k) => ({ label: k.label, value: k.name }))"
+        @update:value="(k: KindName) => gather.chooseKind(k)"
+      />
     </label>
     <label v-if="m.kind !== 'offers'" :class="{ open: asks('market') }">
       <span>{{ asks('market')?.text ?? 'Market' }}</span>
-      <NAutoComplete size="small" :value="m.market ?? ''" :options="workspace.summary.markets" :get-show="() => true" blur-after-select placeholder="Name of the market" :input-props="{ 'aria-label': 'Market' }" @update:value="(v: string) => answer({ market: v.trim() === '' ? null : v })" />
+      <NAutoComplete
+        size="small"
+        :value="m.market ?? ''"
+        :options="workspace.summary.markets"
+        :get-show="() => true"
+        blur-after-select
+        placeholder="Name of the market"
+        :input-props="{ 'aria-label': 'Market' }"
+        @update:value="(v: string) => answer({ market: v.trim() === '' ? null : v })"
+      />
     </label>
     <label v-else :class="{ open: asks('supplier') }">
       <span>{{ asks('supplier')?.text ?? 'Supplier' }}</span>
-      <NInput size="small" :value="m.supplier ?? ''" placeholder="Name of the supplier" :input-props="{ 'aria-label': 'Supplier' }" @update:value="(v: string) => answer({ supplier: v.trim() === '' ? null : v })" />
+      <NInput
+        size="small"
+        :value="m.supplier ?? ''"
+        placeholder="Name of the supplier"
+        :input-props="{ 'aria-label': 'Supplier' }"
+        @update:value="(v: string) => answer({ supplier: v.trim() === '' ? null : v })"
+      />
     </label>
     <label v-if="money" :class="{ open: asks('currency') }">
       <span>{{ asks('currency')?.text ?? 'Currency' }}</span>
-      <NSelect size="small" filterable tag :value="m.currency" :options="currencies" placeholder="Choose" @update:value="(c: string) => isCurrencyCode(c.toUpperCase()) && answer({ currency: c.toUpperCase() })" />
+      <NSelect
+        size="small"
+        filterable
+        tag
+        :value="m.currency"
+        :options="currencies"
+        placeholder="Choose"
+        @update:value="(c: string) => isCurrencyCode(c.toUpperCase()) && answer({ currency: c.toUpperCase() })"
+      />
       <small class="quiet">{{ now.proposal.reasons.currency }}</small>
     </label>
     <fieldset v-if="everAsked('order')" :class="{ open: asks('order') }">
       <legend>{{ everAsked('order')?.text }}</legend>
-      <label v-for="o in everAsked('order')?.options" :key="o.value" class="radio"><input type="radio" name="order" :checked="m.order === o.value && !asks('order')" @change="answer({ order: o.value, orderSaid: true })" /> {{ o.label }}</label>
+      <label v-for="o in everAsked('order')?.options" :key="o.value" class="radio"
+        ><input
+          type="radio"
+          name="order"
+          :checked="m.order === o.value && !asks('order')"
+          @change="answer({ order: o.value, orderSaid: true })"
+        />
+        {{ o.label }}</label
+      >
     </fieldset>
     <fieldset v-if="everAsked('number')" :class="{ open: asks('number') }">
       <legend>{{ everAsked('number')?.text }}</legend>
-      <label v-for="o in everAsked('number')?.options" :key="o.value" class="radio"><input type="radio" name="number" :checked="m.number.decimal === o.value && !asks('number')" @change="answer({ number: { decimal: o.value, group: o.value === '.' ? ',' : '.' }, numberSaid: true })" /> {{ o.label }}</label>
+      <label v-for="o in everAsked('number')?.options" :key="o.value" class="radio"
+        ><input
+          type="radio"
+          name="number"
+          :checked="m.number.decimal === o.value && !asks('number')"
+          @change="answer({ number: { decimal: o.value, group: o.value === '.' ? ',' : '.' }, numberSaid: true })"
+        />
+        {{ o.label }}</label
+      >
     </fieldset>
     <label>
       <span>Figures up to</span>
-      <input class="date" type="date" :value="isoDay(m.capturedOn)" @change="setDay(($event.target as HTMLInputElement).value)" />
+      <input
+        class="date"
+        type="date"
+        :value="isoDay(m.capturedOn)"
+        @change="setDay(($event.target as HTMLInputElement).value)"
+      />
       <small class="quiet">{{ now.proposal.reasons.capturedOn }}</small>
     </label>
     <label v-if="m.kind === 'listings'">
       <span>Units are counted over</span>
-      <NInputNumber size="small" :value="m.windowDays" :min="1" :max="400" @update:value="(n: number | null) => n && answer({ windowDays: n })"><template #suffix>days</template></NInputNumber>
+      <NInputNumber
+        size="small"
+        :value="m.windowDays"
+        :min="1"
+        :max="400"
+        @update:value="(n: number | null) => n && answer({ windowDays: n })"
+        ><template #suffix>days</template></NInputNumber
+      >
       <small class="quiet">{{ now.proposal.reasons.window }}</small>
     </label>
-    <p class="small quiet">Numbers like {{ m.number.decimal === ',' ? '1.234,50' : '1,234.50' }}; dates {{ m.order === 'dmy' ? 'day first' : 'month first' }} where all in figures.</p>
+    <p class="small quiet">
+      Numbers like {{ m.number.decimal === ',' ? '1.234,50' : '1,234.50' }}; dates
+      {{ m.order === 'dmy' ? 'day first' : 'month first' }} where all in figures.
+    </p>
   </div>
 </template>
 

@@ -18,17 +18,33 @@ const share = computed(() => {
   <div class="doors">
     <header>
       <h1>What already sells, leaves a margin, and is still open?</h1>
-      <p class="quiet">Sickle reads your markets' sales files and suppliers' prices, works out what each item would earn after every cost, and ends with listings ready to go up. Everything stays in this browser.</p>
+      <p class="quiet">
+        Sickle reads your markets' sales files and suppliers' prices, works out what each item would earn after every
+        cost, and ends with listings ready to go up. Everything stays in this browser.
+      </p>
     </header>
     <section class="panel door">
       <h2>Look around the demo</h2>
-      <p>Harrow Quay Garden Post, an invented two-person shop: 6 markets, 6,200 listings, 180 days of sales and 900 supplier offers, brought in through the same intake as your files.</p>
-      <NProgress v-if="busy" type="line" :percentage="share" :height="8" color="var(--moss)" :indicator-placement="'outside'" />
+      <p>
+        Harrow Quay Garden Post, an invented two-person shop: 6 markets, 6,200 listings, 180 days of sales and 900
+        supplier offers, brought in through the same intake as your files.
+      </p>
+      <NProgress
+        v-if="busy"
+        type="line"
+        :percentage="share"
+        :height="8"
+        color="var(--moss)"
+        :indicator-placement="'outside'"
+      />
       <NButton v-else type="primary" size="large" @click="$emit('demo')">Load the demo</NButton>
     </section>
     <section class="panel door">
       <h2>Bring a file</h2>
-      <p>A market's listings, sales by day or week, or a supplier's price list. You see how each column is read before anything is kept.</p>
+      <p>
+        A market's listings, sales by day or week, or a supplier's price list. You see how each column is read before
+        anything is kept.
+      </p>
       <DropField @files="(f) => $emit('files', f)" />
     </section>
   </div>

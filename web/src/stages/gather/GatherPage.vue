@@ -29,7 +29,9 @@ async function loadDemo() {
     const index = await demoIndex()
     await rules.set(demoRules(index))
     await settings.change({ begun: true })
-    await Promise.all(index.files.map((file) => jobs.run(file.label, (context) => bringDemoFile(services, file, context))))
+    await Promise.all(
+      index.files.map((file) => jobs.run(file.label, (context) => bringDemoFile(services, file, context))),
+    )
     await workspace.reload()
     await router.push('/finds')
   } finally {
@@ -47,13 +49,20 @@ async function loadDemo() {
     </div>
     <p v-if="gather.opening" class="panel opening" role="status">Reading {{ gather.opening }} …</p>
     <ImportReview v-if="gather.current" :key="gather.current.file.name" />
-    <FirstDoors v-else-if="workspace.empty && !gather.opening" :busy="demo === 'loading'" @demo="loadDemo" @files="gather.offer" />
+    <FirstDoors
+      v-else-if="workspace.empty && !gather.opening"
+      :busy="demo === 'loading'"
+      @demo="loadDemo"
+      @files="gather.offer"
+    />
     <template v-else-if="!gather.opening">
       <header class="head">
         <h1>Gather</h1>
         <span class="quiet">What was brought in, from where, and how fresh it is.</span>
         <span class="spring" />
-        <NButton v-if="workspace.state === 'ready'" type="primary" @click="router.push('/finds')">See the finds</NButton>
+        <NButton v-if="workspace.state === 'ready'" type="primary" @click="router.push('/finds')"
+          >See the finds</NButton
+        >
       </header>
       <DropField @files="gather.offer" />
       <TheLedger />

@@ -24,13 +24,16 @@ useKeys('This import', [
       <div>
         <h1>{{ now.file.name }}</h1>
         <p class="quiet small">
-          {{ recordKind(now.mapping.kind).row }}<template v-if="now.remembered"> · read as you set it for a file of the same shape</template>
+          {{ recordKind(now.mapping.kind).row
+          }}<template v-if="now.remembered"> · read as you set it for a file of the same shape</template>
           <template v-if="gather.waiting.length"> · {{ plural(gather.waiting.length, 'more file') }} waiting</template>
         </p>
       </div>
       <span class="spring" />
       <p v-if="gather.missing.length" class="loss small">Choose a column for: {{ gather.missing.join(', ') }}</p>
-      <p v-else-if="gather.openQuestions.length" class="ask small">{{ plural(gather.openQuestions.length, 'question') }} to answer</p>
+      <p v-else-if="gather.openQuestions.length" class="ask small">
+        {{ plural(gather.openQuestions.length, 'question') }} to answer
+      </p>
       <NButton @click="gather.skip()">Leave out</NButton>
       <NButton type="primary" :disabled="!ready" @click="gather.bring()">Bring in</NButton>
     </header>

@@ -19,9 +19,14 @@ watch(
 )
 function download() {
   if (!rejects.value || !entry) return
-  downloadText(`not-taken-${entry.file.replace(/\.\w+$/, '')}.csv`, writeCsv(rejectedAsTable(rejects.value.headings, rejects.value.rejected)), 'text/csv')
+  downloadText(
+    `not-taken-${entry.file.replace(/\.\w+$/, '')}.csv`,
+    writeCsv(rejectedAsTable(rejects.value.headings, rejects.value.rejected)),
+    'text/csv',
+  )
 }
-const label = (field: string) => recordKinds.find((k) => k.name === entry?.kind)?.fields.find((f) => f.name === field)?.label ?? field
+const label = (field: string) =>
+  recordKinds.find((k) => k.name === entry?.kind)?.fields.find((f) => f.name === field)?.label ?? field
 </script>
 
 <template>
@@ -29,19 +34,44 @@ const label = (field: string) => recordKinds.find((k) => k.name === entry?.kind)
     <NDrawerContent :title="`What could not be taken from ${entry?.file ?? ''}`" closable>
       <template v-if="rejects">
         <div v-if="rejects.rejected.length" class="row-gap head">
-          <p>{{ plural(rejects.rejected.length + rejects.more, 'row') }} left out. Download them, correct them, and bring the file in again: it is read the same way.</p>
+          <p>
+            {{ plural(rejects.rejected.length + rejects.more, 'row') }} left out. Download them, correct them, and bring
+            the file in again: it is read the same way.
+          </p>
           <NButton size="small" type="primary" @click="download">Download</NButton>
         </div>
         <table v-if="rejects.rejected.length" class="plain">
-          <thead><tr><th class="num">Row</th><th>Why</th><th>What it holds</th></tr></thead>
+          <thead>
+            <tr>
+              <th class="num">Row</th>
+              <th>Why</th>
+              <th>What it holds</th>
+            </tr>
+          </thead>
           <tbody>
-            <tr v-for="r in rejects.rejected.slice(0, 200)" :key="r.row"><td class="num">{{ r.row }}</td><td>{{ r.reason }}</td><td class="quiet">{{ r.cells.filter((c) => c !== null && c !== '').join(' · ') }}</td></tr>
+            <tr v-for="r in rejects.rejected.slice(0, 200)" :key="r.row">
+              <td class="num">{{ r.row }}</td>
+              <td>{{ r.reason }}</td>
+              <td class="quiet">{{ r.cells.filter((c) => c !== null && c !== '').join(' · ') }}</td>
+            </tr>
           </tbody>
         </table>
         <h3 v-if="rejects.doubts.length" class="head">Single values left unknown; their rows were taken</h3>
         <table v-if="rejects.doubts.length" class="plain">
-          <thead><tr><th class="num">Row</th><th>Field</th><th>Why</th></tr></thead>
-          <tbody><tr v-for="(d, i) in rejects.doubts.slice(0, 200)" :key="i"><td class="num">{{ d.row }}</td><td>{{ label(d.field) }}</td><td>{{ d.reason }}</td></tr></tbody>
+          <thead>
+            <tr>
+              <th class="num">Row</th>
+              <th>Field</th>
+              <th>Why</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(d, i) in rejects.doubts.slice(0, 200)" :key="i">
+              <td class="num">{{ d.row }}</td>
+              <td>{{ label(d.field) }}</td>
+              <td>{{ d.reason }}</td>
+            </tr>
+          </tbody>
         </table>
       </template>
     </NDrawerContent>

@@ -28,7 +28,19 @@ function remove(entry: ImportEntry) {
   <section class="panel" aria-label="Ledger">
     <table class="plain">
       <thead>
-        <tr><th>File</th><th>What</th><th>From</th><th class="num">Records</th><th class="num">Not taken</th><th class="num">Left unknown</th><th>Figures up to</th><th class="num">Window</th><th>Brought in</th><th class="num">Size</th><th><span class="sr-only">Remove</span></th></tr>
+        <tr>
+          <th>File</th>
+          <th>What</th>
+          <th>From</th>
+          <th class="num">Records</th>
+          <th class="num">Not taken</th>
+          <th class="num">Left unknown</th>
+          <th>Figures up to</th>
+          <th class="num">Window</th>
+          <th>Brought in</th>
+          <th class="num">Size</th>
+          <th><span class="sr-only">Remove</span></th>
+        </tr>
       </thead>
       <tbody>
         <tr v-for="e in [...workspace.ledger].reverse()" :key="e.id">
@@ -36,13 +48,25 @@ function remove(entry: ImportEntry) {
           <td>{{ recordKind(e.kind).label }}</td>
           <td>{{ e.from ?? 'by column' }}</td>
           <td class="num">{{ count(e.rows) }}</td>
-          <td class="num"><button v-if="e.rejected" class="bare link" @click="looking = e">{{ count(e.rejected) }}</button><template v-else>0</template></td>
-          <td class="num"><button v-if="e.doubts" class="bare link" @click="looking = e">{{ count(e.doubts) }}</button><template v-else>0</template></td>
+          <td class="num">
+            <button v-if="e.rejected" class="bare link" @click="looking = e">{{ count(e.rejected) }}</button><template
+              v-else
+              >0</template
+            >
+          </td>
+          <td class="num">
+            <button v-if="e.doubts" class="bare link" @click="looking = e">{{ count(e.doubts) }}</button><template
+              v-else
+              >0</template
+            >
+          </td>
           <td>{{ isoDay(e.capturedOn) }}</td>
           <td class="num">{{ e.kind === 'listings' ? `${e.windowDays} d` : '–' }}</td>
           <td class="quiet">{{ when(e.importedAt) }}</td>
           <td class="num quiet">{{ bytes(e.fileBytes) }}</td>
-          <td class="num"><NButton size="tiny" quaternary :aria-label="`Remove ${e.file}`" @click="remove(e)">Remove</NButton></td>
+          <td class="num">
+            <NButton size="tiny" quaternary :aria-label="`Remove ${e.file}`" @click="remove(e)">Remove</NButton>
+          </td>
         </tr>
       </tbody>
     </table>

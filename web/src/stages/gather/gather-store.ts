@@ -1,6 +1,15 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, toRaw } from 'vue'
-import { applyRemembered, recordKind, shapeOf, type Mapping, type Preview, type Proposal, type Question } from '@sickle/core/intake'
+import {
+  applyRemembered,
+  recordKind,
+  shapeOf,
+  type Mapping,
+  type Preview,
+  type Proposal,
+  type Question,
+} from '@sickle/core/intake'
+import { plain } from '@/shared/plain'
 import { useServices } from '@/app/services'
 import { toProblem } from '@/shared/problem'
 import { useJobs } from '@/shared/stores/jobs'
@@ -51,7 +60,7 @@ export const useGather = defineStore('gather', () => {
     try {
       const { file: summary, proposal } = await services.intake.call('plan', [file, sheet, services.now()])
       const known = settings.rememberedFor(shapeOf(summary.headings))
-      const mapping = known ? applyRemembered(structuredClone(toRaw(known)), summary.headings, proposal.mapping) : proposal.mapping
+      const mapping = known ? applyRemembered(plain(known), summary.headings, proposal.mapping) : proposal.mapping
       current.value = { file, summary, proposal, mapping, remembered: known !== null }
       await look()
     } catch (thrown) {
@@ -99,10 +108,14 @@ export const useGather = defineStore('gather', () => {
   async function bringIn({ file, summary, mapping }: OpenImport): Promise<void> {
     await jobs.run(`Bring in ${file.name}`, async ({ signal, report }) => {
       const about = { id: services.newId(), now: services.now(), demo: false }
-      const { entry } = await services.intake.call('run', [file, summary.sheet, mapping, about], { signal, onProgress: (p) => showProgress(p, report) })
+      const { entry } = await services.intake.call('run', [file, summary.sheet, mapping, about], {
+        signal,
+        onProgress: (p) => showProgress(p, report),
+      })
       const known = `${entry.taken} rows taken${entry.rejected ? `, ${entry.rejected} not: see the ledger` : ''}`
       report(1, entry.taken === 0 ? 'No row could be taken; nothing was kept.' : known)
-      if (entry.taken === 0) fail(file.name, new Error(`none of its ${entry.rejected} rows could be read under this mapping`))
+      if (entry.taken === 0)
+        fail(file.name, new Error(`none of its ${entry.rejected} rows could be read under this mapping`))
       await settings.remember(shapeOf(summary.headings), summary.headings, mapping)
     })
     await workspace.reload()
@@ -110,7 +123,22 @@ export const useGather = defineStore('gather', () => {
 
   const skip = () => next()
   const dismiss = (at: number) => void (failures.value = failures.value.filter((_, i) => i !== at))
-  return { waiting, current, preview, opening, failures, offer, skip, open, correct, chooseKind, openQuestions: stillOpen, missing, bring, dismiss }
+  return {
+    waiting,
+    current,
+    preview,
+    opening,
+    failures,
+    offer,
+    skip,
+    open,
+    correct,
+    chooseKind,
+    openQuestions: stillOpen,
+    missing,
+    bring,
+    dismiss,
+  }
 })
 
 export function showProgress(progress: unknown, report: (done: number, note: string) => void): void {

@@ -8,7 +8,12 @@ import type { JobContext } from '@/shared/stores/jobs'
 import { showProgress } from './gather-store'
 
 interface DemoIndex {
-  files: { name: string; label: string; answers: { market?: string; supplier?: string; currency?: string }; size: number }[]
+  files: {
+    name: string
+    label: string
+    answers: { market?: string; supplier?: string; currency?: string }
+    size: number
+  }[]
   rules: { schedules: unknown[]; rates: Rate[]; costs: Record<string, number | string | boolean> }
 }
 
@@ -22,7 +27,11 @@ export async function demoIndex(): Promise<DemoIndex> {
 }
 
 /** Brings one demo file in the way a user's file comes in; only the questions are answered beforehand. */
-export async function bringDemoFile(services: Services, file: DemoIndex['files'][number], { signal, report }: JobContext): Promise<void> {
+export async function bringDemoFile(
+  services: Services,
+  file: DemoIndex['files'][number],
+  { signal, report }: JobContext,
+): Promise<void> {
   const response = await fetch(`/demo/files/${file.name}`, { signal })
   if (!response.ok) throw new Problem('demo-missing')
   const source = new File([await response.blob()], file.name)
@@ -35,7 +44,10 @@ export async function bringDemoFile(services: Services, file: DemoIndex['files']
     currency: proposal.mapping.currency ?? currency ?? null,
   }
   const about = { id: services.newId(), now: services.now(), demo: true }
-  const { entry } = await services.intake.call('run', [source, summary.sheet, mapping, about], { signal, onProgress: (p) => showProgress(p, report) })
+  const { entry } = await services.intake.call('run', [source, summary.sheet, mapping, about], {
+    signal,
+    onProgress: (p) => showProgress(p, report),
+  })
   report(1, `${entry.taken.toLocaleString('en')} rows taken`)
 }
 
@@ -48,7 +60,13 @@ export function demoRules({ rules }: DemoIndex): SellerRules {
     ...base,
     rates: rules.rates,
     schedules: rules.schedules.map(scheduleFromJson),
-    costs: { ...base.costs, ...ratios, postageOutE4: e4(postageOut), packingE4: e4(packing), costPerReturnE4: e4(costPerReturn) },
+    costs: {
+      ...base.costs,
+      ...ratios,
+      postageOutE4: e4(postageOut),
+      packingE4: e4(packing),
+      costPerReturnE4: e4(costPerReturn),
+    },
     minProfitE4: e4(minProfit),
     stepE4: e4(step),
   }

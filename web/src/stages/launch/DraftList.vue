@@ -7,21 +7,59 @@ import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 const drafts = useDrafts()
 const chosen = defineModel<string[]>('chosen', { required: true })
 const current = defineModel<string | null>('current', { required: true })
-const toggle = (id: string) => (chosen.value = chosen.value.includes(id) ? chosen.value.filter((c) => c !== id) : [...chosen.value, id])
+const toggle = (id: string) =>
+  (chosen.value = chosen.value.includes(id) ? chosen.value.filter((c) => c !== id) : [...chosen.value, id])
 const all = () => (chosen.value = chosen.value.length === drafts.all.length ? [] : drafts.all.map((d) => d.id))
 </script>
 
 <template>
   <div tabindex="0" role="region" aria-label="Drafts">
     <table class="plain">
-      <thead><tr><th><input type="checkbox" aria-label="Choose all drafts" :checked="chosen.length === drafts.all.length" @change="all" /></th><th>Draft</th><th class="num">Price</th><th class="num">Expected profit</th><th>State</th></tr></thead>
+      <thead>
+        <tr>
+          <th>
+            <input
+              type="checkbox"
+              aria-label="Choose all drafts"
+              :checked="chosen.length === drafts.all.length"
+              @change="all"
+            />
+          </th>
+          <th>Draft</th>
+          <th class="num">Price</th>
+          <th class="num">Expected profit</th>
+          <th>State</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="d in drafts.all" :key="d.id" :class="{ on: d.id === current }" @click="current = d.id">
-          <td><input type="checkbox" :aria-label="`Choose ${d.title}`" :checked="chosen.includes(d.id)" @click.stop @change="toggle(d.id)" /></td>
-          <td><div class="item"><GoodsPicture :src="d.picture" :title="d.title" :size="30" /><button class="bare" @click="current = d.id">{{ d.title || 'Without title' }}<br /><span class="small quiet">{{ d.market }}</span></button></div></td>
+          <td>
+            <input
+              type="checkbox"
+              :aria-label="`Choose ${d.title}`"
+              :checked="chosen.includes(d.id)"
+              @click.stop
+              @change="toggle(d.id)"
+            />
+          </td>
+          <td>
+            <div class="item">
+              <GoodsPicture :src="d.picture" :title="d.title" :size="30" /><button class="bare" @click="current = d.id">
+                {{ d.title || 'Without title' }}<br /><span class="small quiet">{{ d.market }}</span>
+              </button>
+            </div>
+          </td>
           <td class="num">{{ d.currency }} {{ amount(d.priceE4, d.currency) }}</td>
-          <td class="num"><span :class="(d.profitE4 ?? 0) < 0 ? 'loss' : 'profit'">{{ signed(d.profitE4, d.profitCurrency) }}</span> <span class="quiet small">{{ d.profitCurrency }}</span><br /><span class="quiet small">{{ percent(d.margin) }}</span></td>
-          <td><span v-if="draftFaults(d).length" class="loss" :title="draftFaults(d).join('. ')">to mend</span><span v-else class="profit">ready</span></td>
+          <td class="num">
+            <span :class="(d.profitE4 ?? 0) < 0 ? 'loss' : 'profit'">{{ signed(d.profitE4, d.profitCurrency) }}</span>
+            <span class="quiet small">{{ d.profitCurrency }}</span><br /><span class="quiet small">{{
+              percent(d.margin)
+            }}</span>
+          </td>
+          <td>
+            <span v-if="draftFaults(d).length" class="loss" :title="draftFaults(d).join('. ')">to mend</span
+            ><span v-else class="profit">ready</span>
+          </td>
         </tr>
       </tbody>
     </table>

@@ -39,7 +39,9 @@ async function draftKept() {
   const made = await drafts.draftItems(items)
   message.success(`${plural(made, 'draft')} made`)
 }
-const out = computed(() => (chosen.value.length > 0 ? drafts.all.filter((d) => chosen.value.includes(d.id)) : drafts.all))
+const out = computed(() =>
+  chosen.value.length > 0 ? drafts.all.filter((d) => chosen.value.includes(d.id)) : drafts.all,
+)
 const faulty = computed(() => out.value.filter((d) => draftFaults(d).length > 0))
 function save(kind: 'csv' | 'jsonld') {
   const list = toRaw(out.value)
@@ -48,10 +50,20 @@ function save(kind: 'csv' | 'jsonld') {
 }
 function exportAs(kind: 'csv' | 'jsonld') {
   if (faulty.value.length === 0) return save(kind)
-  dialog.warning({ title: `${plural(faulty.value.length, 'draft')} would be refused`, content: faulty.value.slice(0, 4).map((d) => `${d.title || 'Without title'}: ${draftFaults(d)[0]}`).join('. '), positiveText: 'Export all the same', negativeText: 'Mend first', onPositiveClick: () => save(kind) })
+  dialog.warning({
+    title: `${plural(faulty.value.length, 'draft')} would be refused`,
+    content: faulty.value
+      .slice(0, 4)
+      .map((d) => `${d.title || 'Without title'}: ${draftFaults(d)[0]}`)
+      .join('. '),
+    positiveText: 'Export all the same',
+    negativeText: 'Mend first',
+    onPositiveClick: () => save(kind),
+  })
 }
 const files = useFileDialog({ accept: '.csv,.jsonld,.json', multiple: false })
-files.onChange(async (list) => {
+files.onChange((list) => void take(list))
+async function take(list: FileList | null) {
   const file = list?.[0]
   files.reset()
   if (!file) return
@@ -63,10 +75,16 @@ files.onChange(async (list) => {
   } catch (thrown) {
     message.error(toProblem(thrown).message, { duration: 0, closable: true })
   }
-})
+}
 function remove() {
   const ids = chosen.value.length > 0 ? chosen.value : current.value ? [current.value] : []
-  dialog.warning({ title: `Remove ${plural(ids.length, 'draft')}?`, content: 'The items stay in the sheaf.', positiveText: 'Remove', negativeText: 'Keep', onPositiveClick: () => drafts.remove(ids) })
+  dialog.warning({
+    title: `Remove ${plural(ids.length, 'draft')}?`,
+    content: 'The items stay in the sheaf.',
+    positiveText: 'Remove',
+    negativeText: 'Keep',
+    onPositiveClick: () => drafts.remove(ids),
+  })
 }
 useKeys('Launch', [
   { key: 'n', label: 'Draft what is kept', run: () => undrafted.value.length && void draftKept() },
@@ -78,12 +96,28 @@ useKeys('Launch', [
   <div class="page">
     <header>
       <h1>Launch</h1>
-      <span class="quiet">{{ plural(drafts.all.length, 'draft') }}<template v-if="chosen.length">, {{ chosen.length }} chosen</template></span>
+      <span class="quiet"
+        >{{ plural(drafts.all.length, 'draft')
+        }}<template v-if="chosen.length">, {{ chosen.length }} chosen</template></span
+      >
       <span class="spring" />
-      <NButton v-if="undrafted.length" size="small" type="primary" :disabled="workspace.state !== 'ready'" @click="draftKept">Draft {{ plural(undrafted.length, 'kept item') }}&nbsp;<kbd>N</kbd></NButton>
+      <NButton
+        v-if="undrafted.length"
+        size="small"
+        type="primary"
+        :disabled="workspace.state !== 'ready'"
+        @click="draftKept"
+        >Draft {{ plural(undrafted.length, 'kept item') }}&nbsp;<kbd>N</kbd></NButton
+      >
       <NButton size="small" @click="files.open()">Bring drafts from a file</NButton>
       <NButton size="small" :disabled="!drafts.all.length" @click="remove">Remove</NButton>
-      <NButton size="small" :disabled="!drafts.all.length" :type="undrafted.length ? 'default' : 'primary'" @click="exportAs('csv')">Export {{ out.length }} as CSV&nbsp;<kbd>X</kbd></NButton>
+      <NButton
+        size="small"
+        :disabled="!drafts.all.length"
+        :type="undrafted.length ? 'default' : 'primary'"
+        @click="exportAs('csv')"
+        >Export {{ out.length }} as CSV&nbsp;<kbd>X</kbd></NButton
+      >
       <NButton size="small" :disabled="!drafts.all.length" @click="exportAs('jsonld')">as JSON-LD</NButton>
     </header>
     <div v-if="drafts.all.length" class="two">
@@ -92,7 +126,13 @@ useKeys('Launch', [
     </div>
     <div v-else class="state">
       <h2>No drafts yet</h2>
-      <p class="quiet">{{ undrafted.length ? `${plural(undrafted.length, 'item')} kept: draft a listing for each, with words that sell and a price by your rule.` : 'Keep items in Finds, and their listings are drafted here.' }}</p>
+      <p class="quiet">
+        {{
+          undrafted.length
+            ? `${plural(undrafted.length, 'item')} kept: draft a listing for each, with words that sell and a price by your rule.`
+            : 'Keep items in Finds, and their listings are drafted here.'
+        }}
+      </p>
       <NButton v-if="!undrafted.length" type="primary" @click="router.push('/finds')">To Finds</NButton>
     </div>
   </div>

@@ -14,8 +14,12 @@ const { item, inputs, home } = defineProps<{ item: Item; inputs: CostInputs; hom
 const emit = defineEmits<{ changed: [] }>()
 const rules = useRules()
 const own = computed(() => rules.corrections.costs[item.key] ?? {})
-const ownGlobal = computed(() => Object.fromEntries(Object.entries(own.value).filter(([name]) => name in rules.rules.costs)))
-const unit = computed(() => (inputs.tiers === null ? null : inputs.tiers.length === 0 ? 0 : tierPrice(inputs.tiers, inputs.orderQuantity)))
+const ownGlobal = computed(() =>
+  Object.fromEntries(Object.entries(own.value).filter(([name]) => name in rules.rules.costs)),
+)
+const unit = computed(() =>
+  inputs.tiers === null ? null : inputs.tiers.length === 0 ? 0 : tierPrice(inputs.tiers, inputs.orderQuantity),
+)
 
 async function set(some: Partial<CostInputs>) {
   await rules.setOwnCost(item.key, some)
@@ -39,24 +43,74 @@ async function forAll() {
   <section aria-label="What goes in">
     <h3>What goes in</h3>
     <div class="form">
-      <span>Listing holds</span><span class="value"><PackStepper :value="inputs.packSold" label="Pieces in the listing" @change="(n) => setPack(item.key, n)" /></span>
+      <span>Listing holds</span
+      ><span class="value"
+        ><PackStepper :value="inputs.packSold" label="Pieces in the listing" @change="(n) => setPack(item.key, n)"
+      /></span>
       <template v-if="item.offer">
-        <span>Supplier's pack holds</span><span class="value"><PackStepper :value="inputs.packBought" label="Pieces in the supplier's pack" @change="(n) => setPack(item.offer!.offer.key, n)" /></span>
+        <span>Supplier's pack holds</span
+        ><span class="value"
+          ><PackStepper
+            :value="inputs.packBought"
+            label="Pieces in the supplier's pack"
+            @change="(n) => setPack(item.offer!.offer.key, n)"
+        /></span>
       </template>
       <template v-if="item.kind !== 'digital'">
         <span :class="{ own: own.tiers }">Goods, {{ currencySign(home) }} a pack</span>
-        <span class="value"><button v-if="own.tiers" class="bare undo" title="Back to the offer's price" aria-label="Goods: back to the offer's price" @click="back('tiers')">↺</button><MoneyField :value="unit" :currency="home" label="Goods, price of a supplier's pack" @change="(e4) => set({ tiers: [{ from: 1, priceE4: e4 }] })" /></span>
+        <span class="value"
+          ><button
+            v-if="own.tiers"
+            class="bare undo"
+            title="Back to the offer's price"
+            aria-label="Goods: back to the offer's price"
+            @click="back('tiers')"
+          >
+            ↺</button
+          ><MoneyField
+            :value="unit"
+            :currency="home"
+            label="Goods, price of a supplier's pack"
+            @change="(e4) => set({ tiers: [{ from: 1, priceE4: e4 }] })"
+        /></span>
       </template>
       <template v-for="f in costFields(item.kind)" :key="f.name">
-        <span :class="{ own: f.name in own }">{{ f.label }}{{ f.type === 'money' ? `, ${currencySign(home)}` : f.type === 'ratio' ? ', %' : '' }}</span>
+        <span :class="{ own: f.name in own }"
+          >{{ f.label }}{{ f.type === 'money' ? `, ${currencySign(home)}` : f.type === 'ratio' ? ', %' : '' }}</span
+        >
         <span class="value">
-          <button v-if="f.name in own" class="bare undo" title="Back to the rule" :aria-label="`${f.label}: back to the rule`" @click="back(f.name)">↺</button>
-          <MoneyField v-if="f.type === 'money'" :value="inputs[f.name] as number" :currency="home" :label="f.label" @change="(e4) => setField(f, e4)" />
-          <NumberField v-else :value="inputs[f.name] as number" :percent="f.type === 'ratio'" :max="f.type === 'ratio' ? 1 : 100000" :min="f.type === 'count' ? 1 : 0" :label="f.label" @change="(n) => setField(f, n)" />
+          <button
+            v-if="f.name in own"
+            class="bare undo"
+            title="Back to the rule"
+            :aria-label="`${f.label}: back to the rule`"
+            @click="back(f.name)"
+          >
+            ↺
+          </button>
+          <MoneyField
+            v-if="f.type === 'money'"
+            :value="inputs[f.name] as number"
+            :currency="home"
+            :label="f.label"
+            @change="(e4) => setField(f, e4)"
+          />
+          <NumberField
+            v-else
+            :value="inputs[f.name] as number"
+            :percent="f.type === 'ratio'"
+            :max="f.type === 'ratio' ? 1 : 100000"
+            :min="f.type === 'count' ? 1 : 0"
+            :label="f.label"
+            @change="(n) => setField(f, n)"
+          />
         </span>
       </template>
     </div>
-    <p v-if="Object.keys(own).length" class="small foot">What stands out holds for this item only. <button v-if="Object.keys(ownGlobal).length" class="bare all" @click="forAll">Use it for all items</button></p>
+    <p v-if="Object.keys(own).length" class="small foot">
+      What stands out holds for this item only.
+      <button v-if="Object.keys(ownGlobal).length" class="bare all" @click="forAll">Use it for all items</button>
+    </p>
   </section>
 </template>
 

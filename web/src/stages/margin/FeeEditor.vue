@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
 import { NButton, NDrawer, NDrawerContent } from 'naive-ui'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { scheduleFromJson, scheduleToJson, type FeeLine, type FeeSchedule } from '@sickle/core/margin'
 import { downloadText } from '@/shared/download'
 import { toProblem } from '@/shared/problem'
@@ -14,19 +14,45 @@ const show = defineModel<boolean>('show', { required: true })
 const emit = defineEmits<{ changed: [] }>()
 const rules = useRules()
 const fault = ref('')
-const schedule = computed<FeeSchedule>(() => rules.rules.schedules.find((s) => s.market === market) ?? { market, currency: rules.home, validFrom: '2026-01-01', lines: [] })
+const schedule = computed<FeeSchedule>(
+  () =>
+    rules.rules.schedules.find((s) => s.market === market) ?? {
+      market,
+      currency: rules.home,
+      validFrom: '2026-01-01',
+      lines: [],
+    },
+)
 async function save(lines: FeeLine[]) {
   await rules.setSchedule({ ...schedule.value, lines })
   emit('changed')
 }
-const change = (at: number, some: Partial<FeeLine>) => save(schedule.value.lines.map((l, i) => (i === at ? { ...l, ...some } : l)))
+const change = (at: number, some: Partial<FeeLine>) =>
+  save(schedule.value.lines.map((l, i) => (i === at ? { ...l, ...some } : l)))
 const remove = (at: number) => save(schedule.value.lines.filter((_, i) => i !== at))
 function add() {
   const id = `fee-${Date.now().toString(36)}`
-  return save([...schedule.value.lines, { id, label: 'New fee', kind: 'market', base: 'price', withTax: true, ratio: 0, fixedE4: 0, minE4: null, maxE4: null, steps: [], stepsApply: 'marginal', per: 'order' }])
+  return save([
+    ...schedule.value.lines,
+    {
+      id,
+      label: 'New fee',
+      kind: 'market',
+      base: 'price',
+      withTax: true,
+      ratio: 0,
+      fixedE4: 0,
+      minE4: null,
+      maxE4: null,
+      steps: [],
+      stepsApply: 'marginal',
+      per: 'order',
+    },
+  ])
 }
 const dialog = useFileDialog({ accept: '.json', multiple: false })
-dialog.onChange(async (files) => {
+dialog.onChange((files) => void take(files))
+async function take(files: FileList | null) {
   const text = await files?.[0]?.text()
   dialog.reset()
   if (text === undefined) return
@@ -37,31 +63,126 @@ dialog.onChange(async (files) => {
   } catch (thrown) {
     fault.value = thrown instanceof SyntaxError ? 'The file is no JSON.' : toProblem(thrown).message
   }
-})
-const share = () => downloadText(`fees-${market.toLowerCase().replace(/\W+/g, '-')}.json`, JSON.stringify(scheduleToJson(schedule.value), null, 2), 'application/json')
+}
+const share = () =>
+  downloadText(
+    `fees-${market.toLowerCase().replace(/\W+/g, '-')}.json`,
+    JSON.stringify(scheduleToJson(schedule.value), null, 2),
+    'application/json',
+  )
+// Keys of the page work again once it is closed: nothing inside keeps the focus.
+watch(show, (open) => !open && (document.activeElement as HTMLElement | null)?.blur())
 const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElement).value as T
 </script>
 
 <template>
   <NDrawer v-model:show="show" :width="860">
     <NDrawerContent :title="`Fees of ${market}`" closable>
-      <p class="quiet small">In {{ schedule.currency }}. Every change counts at once for all items on this market. A fee is its percentage of the base plus its fixed part, kept between least and most.</p>
+      <p class="quiet small">
+        In {{ schedule.currency }}. Every change counts at once for all items on this market. A fee is its percentage of
+        the base plus its fixed part, kept between least and most.
+      </p>
       <table class="plain">
-        <thead><tr><th>Fee</th><th>Sort</th><th>Of</th><th>Tax</th><th class="num">%</th><th class="num">Fixed</th><th class="num">Least</th><th class="num">Most</th><th>Each</th><th><span class="sr-only">Remove</span></th></tr></thead>
+        <thead>
+          <tr>
+            <th>Fee</th>
+            <th>Sort</th>
+            <th>Of</th>
+            <th>Tax</th>
+            <th class="num">%</th>
+            <th class="num">Fixed</th>
+            <th class="num">Least</th>
+            <th class="num">Most</th>
+            <th>Each</th>
+            <th><span class="sr-only">Remove</span></th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="(l, i) in schedule.lines" :key="l.id">
-            <td><input class="name" :value="l.label" :aria-label="`Name of fee ${i + 1}`" @change="change(i, { label: ($event.target as HTMLInputElement).value || 'Fee' })" /><span v-if="l.steps.length" class="small quiet"><br />{{ l.steps.map((s) => `from ${s.fromE4 / 10000}: ${s.ratio * 100} %`).join('; ') }}, {{ l.stepsApply }}</span></td>
-            <td><select :value="l.kind" :aria-label="`Sort of ${l.label}`" @change="change(i, { kind: pick($event) })"><option value="market">market</option><option value="payment">payment</option><option value="listing">listing</option></select></td>
-            <td><select :value="l.base" :aria-label="`Base of ${l.label}`" @change="change(i, { base: pick($event) })"><option>price</option><option>price and postage</option></select></td>
-            <td><select :value="l.withTax ? 'with' : 'without'" :aria-label="`Tax in the base of ${l.label}`" @change="change(i, { withTax: pick($event) === 'with' })"><option>with</option><option>without</option></select></td>
-            <td class="num"><NumberField :value="l.ratio" percent :max="1" :label="`Percentage of ${l.label}`" @change="(ratio) => change(i, { ratio })" /></td>
-            <td class="num"><MoneyField :value="l.fixedE4" :currency="schedule.currency" :label="`Fixed part of ${l.label}`" @change="(fixedE4) => change(i, { fixedE4 })" /></td>
-            <td class="num"><MoneyField :value="l.minE4" :currency="schedule.currency" :label="`Least of ${l.label}`" @change="(minE4) => change(i, { minE4 })" /></td>
-            <td class="num"><MoneyField :value="l.maxE4" :currency="schedule.currency" :label="`Most of ${l.label}`" @change="(maxE4) => change(i, { maxE4 })" /></td>
-            <td><select :value="l.per" :aria-label="`${l.label} is paid for each`" @change="change(i, { per: pick($event) })"><option>order</option><option>item</option><option>listing</option><option>month</option></select></td>
+            <td>
+              <input
+                class="name"
+                :value="l.label"
+                :aria-label="`Name of fee ${i + 1}`"
+                @change="change(i, { label: ($event.target as HTMLInputElement).value || 'Fee' })"
+              /><span v-if="l.steps.length" class="small quiet"
+                ><br />{{ l.steps.map((s) => `from ${s.fromE4 / 10000}: ${s.ratio * 100} %`).join('; ') }},
+                {{ l.stepsApply }}</span
+              >
+            </td>
+            <td>
+              <select :value="l.kind" :aria-label="`Sort of ${l.label}`" @change="change(i, { kind: pick($event) })">
+                <option value="market">market</option>
+                <option value="payment">payment</option>
+                <option value="listing">listing</option>
+              </select>
+            </td>
+            <td>
+              <select :value="l.base" :aria-label="`Base of ${l.label}`" @change="change(i, { base: pick($event) })">
+                <option>price</option>
+                <option>price and postage</option>
+              </select>
+            </td>
+            <td>
+              <select
+                :value="l.withTax ? 'with' : 'without'"
+                :aria-label="`Tax in the base of ${l.label}`"
+                @change="change(i, { withTax: pick($event) === 'with' })"
+              >
+                <option>with</option>
+                <option>without</option>
+              </select>
+            </td>
+            <td class="num">
+              <NumberField
+                :value="l.ratio"
+                percent
+                :max="1"
+                :label="`Percentage of ${l.label}`"
+                @change="(ratio) => change(i, { ratio })"
+              />
+            </td>
+            <td class="num">
+              <MoneyField
+                :value="l.fixedE4"
+                :currency="schedule.currency"
+                :label="`Fixed part of ${l.label}`"
+                @change="(fixedE4) => change(i, { fixedE4 })"
+              />
+            </td>
+            <td class="num">
+              <MoneyField
+                :value="l.minE4"
+                :currency="schedule.currency"
+                :label="`Least of ${l.label}`"
+                @change="(minE4) => change(i, { minE4 })"
+              />
+            </td>
+            <td class="num">
+              <MoneyField
+                :value="l.maxE4"
+                :currency="schedule.currency"
+                :label="`Most of ${l.label}`"
+                @change="(maxE4) => change(i, { maxE4 })"
+              />
+            </td>
+            <td>
+              <select
+                :value="l.per"
+                :aria-label="`${l.label} is paid for each`"
+                @change="change(i, { per: pick($event) })"
+              >
+                <option>order</option>
+                <option>item</option>
+                <option>listing</option>
+                <option>month</option>
+              </select>
+            </td>
             <td><button class="bare" :aria-label="`Remove ${l.label}`" @click="remove(i)">✕</button></td>
           </tr>
-          <tr v-if="!schedule.lines.length"><td colspan="10" class="quiet">No fees are entered; sales on {{ market }} are costed without any.</td></tr>
+          <tr v-if="!schedule.lines.length">
+            <td colspan="10" class="quiet">No fees are entered; sales on {{ market }} are costed without any.</td>
+          </tr>
         </tbody>
       </table>
       <div class="row-gap acts">

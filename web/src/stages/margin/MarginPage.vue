@@ -60,7 +60,13 @@ useKeys('Margin', [
     <MarginPicks class="picks scroll" :current="item?.key ?? ''" />
     <div v-if="!item" class="none">
       <h1>Margin</h1>
-      <p class="quiet">{{ workspace.state === 'ready' ? 'Keep or hold an item in Finds, or press M on one, and its cost sheet opens here.' : 'Opening …' }}</p>
+      <p class="quiet">
+        {{
+          workspace.state === 'ready'
+            ? 'Keep or hold an item in Finds, or press M on one, and its cost sheet opens here.'
+            : 'Opening …'
+        }}
+      </p>
       <NButton type="primary" @click="router.push('/finds')">To Finds</NButton>
     </div>
     <template v-else>
@@ -68,8 +74,19 @@ useKeys('Margin', [
         <header>
           <h1>{{ item.title }}</h1>
           <nav class="markets" aria-label="Markets">
-            <button v-for="p in others" :key="p.market" class="bare tab" :class="{ on: p.market === market }" :aria-pressed="p.market === market" @click="market = p.market">
-              {{ p.market }} <span :class="p.profitE4 === null ? 'quiet' : p.profitE4 < 0 ? 'loss' : 'profit'">{{ signed(p.profitE4, rules.home) }}</span> <span class="quiet small">{{ percent(p.margin) }}</span>
+            <button
+              v-for="p in others"
+              :key="p.market"
+              class="bare tab"
+              :class="{ on: p.market === market }"
+              :aria-pressed="p.market === market"
+              @click="market = p.market"
+            >
+              {{ p.market }}
+              <span :class="p.profitE4 === null ? 'quiet' : p.profitE4 < 0 ? 'loss' : 'profit'">{{
+                signed(p.profitE4, rules.home)
+              }}</span>
+              <span class="quiet small">{{ percent(p.margin) }}</span>
             </button>
             <button class="bare tab edit" @click="fees = true">Fees of {{ market }} …</button>
           </nav>
@@ -82,7 +99,14 @@ useKeys('Margin', [
             <MoneyAnswers :costing="costing" :home="rules.home" class="panel" />
             <TheTornado :costing="costing" :home="rules.home" class="panel" />
           </div>
-          <CostForm v-if="costing.inputs.value" class="panel" :item="item" :inputs="costing.inputs.value" :home="rules.home" @changed="changed" />
+          <CostForm
+            v-if="costing.inputs.value"
+            class="panel"
+            :item="item"
+            :inputs="costing.inputs.value"
+            :home="rules.home"
+            @changed="changed"
+          />
         </div>
       </div>
       <PriceLadder :costing="costing" :home="rules.home" :market="market" class="ladder" @price="setPrice" />

@@ -13,10 +13,18 @@ const rules = useRules()
   <nav class="picks" aria-label="Kept and held items">
     <template v-for="[title, list] in [['Kept', sheaf.kept] as const, ['Held', sheaf.held] as const]" :key="title">
       <h3 v-if="list.length">{{ title }}</h3>
-      <RouterLink v-for="d in list" :key="d.key" :to="`/margin/${encodeURIComponent(d.key)}`" class="pick" :class="{ on: d.key === current }">
+      <RouterLink
+        v-for="d in list"
+        :key="d.key"
+        :to="`/margin/${encodeURIComponent(d.key)}`"
+        class="pick"
+        :class="{ on: d.key === current }"
+      >
         <GoodsPicture :src="d.snapshot.picture" :title="d.snapshot.title" :size="28" />
         <span class="title">{{ d.snapshot.title }}</span>
-        <span class="small num" :class="(d.snapshot.profitE4 ?? 0) < 0 ? 'loss' : 'profit'">{{ signed(d.snapshot.profitE4, rules.home) }}</span>
+        <span class="small num" :class="(d.snapshot.profitE4 ?? 0) < 0 ? 'loss' : 'profit'">{{
+          signed(d.snapshot.profitE4, rules.home)
+        }}</span>
       </RouterLink>
     </template>
     <p v-if="!sheaf.kept.length && !sheaf.held.length" class="quiet small">Items you keep or hold are listed here.</p>

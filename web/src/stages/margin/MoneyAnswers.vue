@@ -17,14 +17,37 @@ const holds = computed(() => {
   <section aria-label="What follows">
     <h3>What follows</h3>
     <table class="plain">
-      <thead><tr><th>For a margin of</th><th class="num">sell at, {{ currencySign(home) }}</th><th class="num">or buy a pack under, {{ currencySign(home) }}</th></tr></thead>
+      <thead>
+        <tr>
+          <th>For a margin of</th>
+          <th class="num">sell at, {{ currencySign(home) }}</th>
+          <th class="num">or buy a pack under, {{ currencySign(home) }}</th>
+        </tr>
+      </thead>
       <tbody>
-        <tr v-for="b in costing.buying.value" :key="b.margin"><td>{{ percent(b.margin) }}</td><td class="num">{{ amount(b.sellE4, home) }}</td><td class="num">{{ amount(b.priceE4, home) }}</td></tr>
+        <tr v-for="b in costing.buying.value" :key="b.margin">
+          <td>{{ percent(b.margin) }}</td>
+          <td class="num">{{ amount(b.sellE4, home) }}</td>
+          <td class="num">{{ amount(b.priceE4, home) }}</td>
+        </tr>
       </tbody>
     </table>
     <ul>
-      <li>Advertising a sale can bear: <b>{{ money(costing.adverts.value?.affordableE4, home) }}</b><template v-if="costing.adverts.value?.breakEvenReturn">; it must bring back {{ decimal(costing.adverts.value.breakEvenReturn, 1) }} times its cost</template>.</li>
-      <li v-if="costing.back.value">A first order lays out <b>{{ money(costing.back.value.outlayE4, home) }}</b><template v-if="costing.back.value.units !== null">, paid back after {{ plural(costing.back.value.units, 'sale') }}<template v-if="costing.back.value.days !== null">, about {{ count(costing.back.value.days) }} days at an even share of the units sold ○</template></template>.</li>
+      <li>
+        Advertising a sale can bear: <b>{{ money(costing.adverts.value?.affordableE4, home) }}</b><template
+          v-if="costing.adverts.value?.breakEvenReturn"
+          >; it must bring back {{ decimal(costing.adverts.value.breakEvenReturn, 1) }} times its cost</template
+        >.
+      </li>
+      <li v-if="costing.back.value">
+        A first order lays out <b>{{ money(costing.back.value.outlayE4, home) }}</b><template
+          v-if="costing.back.value.units !== null"
+          >, paid back after {{ plural(costing.back.value.units, 'sale')
+          }}<template v-if="costing.back.value.days !== null"
+            >, about {{ count(costing.back.value.days) }} days at an even share of the units sold ○</template
+          ></template
+        >.
+      </li>
       <li v-if="holds">{{ holds }}</li>
     </ul>
   </section>

@@ -21,21 +21,56 @@ const step = (e4: number) => emit('price', Math.max(0, costing.price.value + e4)
       <span class="small quiet">My price, {{ currencySign(home) }}, delivered</span>
       <div class="row-gap">
         <NButton size="tiny" aria-label="One cent less" @click="step(-100)">−</NButton>
-        <MoneyField class="big" :value="costing.price.value" :currency="home" label="My price" @change="(e4) => emit('price', e4)" />
+        <MoneyField
+          class="big"
+          :value="costing.price.value"
+          :currency="home"
+          label="My price"
+          @change="(e4) => emit('price', e4)"
+        />
         <NButton size="tiny" aria-label="One cent more" @click="step(100)">+</NButton>
       </div>
       <span class="small quiet" role="status">{{ because }}</span>
     </div>
     <dl>
-      <div><dt>Profit per sale</dt><dd :class="(sheet?.profitE4 ?? 0) < 0 ? 'loss' : 'profit'" data-test="profit">{{ signed(sheet?.profitE4, home) }}</dd></div>
-      <div><dt>Margin</dt><dd data-test="margin">{{ percent(sheet?.margin, 1) }}</dd></div>
-      <div><dt>Return on outlay</dt><dd data-test="roo">{{ percent(sheet?.returnOnOutlay) }}</dd></div>
-      <div><dt>Break-even price</dt><dd data-test="break-even">{{ amount(costing.breakEven.value?.lowestE4, home) }}</dd></div>
-      <div><dt>Floor price</dt><dd data-test="floor">{{ amount(costing.floor.value?.lowestE4, home) }}</dd></div>
+      <div>
+        <dt>Profit per sale</dt>
+        <dd :class="(sheet?.profitE4 ?? 0) < 0 ? 'loss' : 'profit'" data-test="profit">
+          {{ signed(sheet?.profitE4, home) }}
+        </dd>
+      </div>
+      <div>
+        <dt>Margin</dt>
+        <dd data-test="margin">{{ percent(sheet?.margin, 1) }}</dd>
+      </div>
+      <div>
+        <dt>Return on outlay</dt>
+        <dd data-test="roo">{{ percent(sheet?.returnOnOutlay) }}</dd>
+      </div>
+      <div>
+        <dt>Break-even price</dt>
+        <dd data-test="break-even">{{ amount(costing.breakEven.value?.lowestE4, home) }}</dd>
+      </div>
+      <div>
+        <dt>Floor price</dt>
+        <dd data-test="floor">{{ amount(costing.floor.value?.lowestE4, home) }}</dd>
+      </div>
     </dl>
     <div class="set">
-      <NButton size="small" :type="costing.own.value === null ? 'primary' : 'default'" :disabled="costing.ruled.value?.priceE4 == null" title="Lowest competing price less the step, never below the floor" @click="emit('price', null)">By rule&nbsp;<kbd>L</kbd></NButton>
-      <NButton size="small" :disabled="costing.floor.value?.lowestE4 == null" @click="emit('price', costing.floor.value?.lowestE4 ?? null)">Floor&nbsp;<kbd>F</kbd></NButton>
+      <NButton
+        size="small"
+        :type="costing.own.value === null ? 'primary' : 'default'"
+        :disabled="costing.ruled.value?.priceE4 == null"
+        title="Lowest competing price less the step, never below the floor"
+        @click="emit('price', null)"
+        >By rule&nbsp;<kbd>L</kbd></NButton
+      >
+      <NButton
+        size="small"
+        :disabled="costing.floor.value?.lowestE4 == null"
+        @click="emit('price', costing.floor.value?.lowestE4 ?? null)"
+        >Floor&nbsp;<kbd>F</kbd></NButton
+      >
     </div>
   </section>
 </template>

@@ -15,7 +15,13 @@ const marks = computed(() => [
   { label: 'floor', e4: costing.floor.value?.lowestE4 ?? null },
   { label: 'break-even', e4: costing.breakEven.value?.lowestE4 ?? null },
 ])
-const shape = computed(() => ladder(costing.rungs.value, { mineE4: costing.price.value, marksE4: marks.value.flatMap((m) => m.e4 ?? []), height: Math.max(160, height.value) }))
+const shape = computed(() =>
+  ladder(costing.rungs.value, {
+    mineE4: costing.price.value,
+    marksE4: marks.value.flatMap((m) => m.e4 ?? []),
+    height: Math.max(160, height.value),
+  }),
+)
 const mine = computed(() => shape.value.y(costing.price.value))
 const profit = computed(() => costing.sheet.value?.profitE4 ?? null)
 const dragging = ref(false)
@@ -42,20 +48,34 @@ const tone = (e4: number | null) => (e4 === null ? 'quiet' : e4 < 0 ? 'clay' : '
 <template>
   <section class="ladder" aria-label="Ladder of competing prices">
     <h3>Ladder on {{ market }}</h3>
-    <p class="small quiet">delivered price, {{ currencySign(home) }} <span>my profit there, {{ currencySign(home) }}</span></p>
+    <p class="small quiet">
+      delivered price, {{ currencySign(home) }} <span>my profit there, {{ currencySign(home) }}</span>
+    </p>
     <div ref="box" class="box">
       <svg :width="width" :height="height" aria-hidden="true">
         <line x1="62" x2="62" y1="0" :y2="height" class="rail" />
         <g v-for="m in marks.filter((x) => x.e4 !== null)" :key="m.label">
-          <line x1="50" :x2="width" :y1="shape.y(m.e4!)" :y2="shape.y(m.e4!)" :class="['mark', m.label === 'floor' ? 'floor' : '']" />
-          <text :x="width - 2" :y="shape.y(m.e4!) - 3" class="mark-text" text-anchor="end">{{ m.label }} {{ amount(m.e4, home) }}</text>
+          <line
+            x1="50"
+            :x2="width"
+            :y1="shape.y(m.e4!)"
+            :y2="shape.y(m.e4!)"
+            :class="['mark', m.label === 'floor' ? 'floor' : '']"
+          />
+          <text :x="width - 2" :y="shape.y(m.e4!) - 3" class="mark-text" text-anchor="end">
+            {{ m.label }} {{ amount(m.e4, home) }}
+          </text>
         </g>
         <g v-for="r in shape.rungs" :key="r.id">
           <path :d="`M62 ${r.y} L72 ${r.labelY} L76 ${r.labelY}`" class="lead" />
           <circle cx="62" :cy="r.y" r="3.5" class="rung" />
           <text x="54" :y="r.labelY + 4" text-anchor="end">{{ amount(r.priceE4, home) }}</text>
-          <text x="80" :y="r.labelY + 4" class="store">{{ r.label.length > 17 ? `${r.label.slice(0, 16)}…` : r.label }}</text>
-          <text :x="width - 2" :y="r.labelY + 4" text-anchor="end" :fill="`var(--${tone(r.profitE4)})`">{{ signed(r.profitE4, home) }}</text>
+          <text x="80" :y="r.labelY + 4" class="store">
+            {{ r.label.length > 17 ? `${r.label.slice(0, 16)}…` : r.label }}
+          </text>
+          <text :x="width - 2" :y="r.labelY + 4" text-anchor="end" :fill="`var(--${tone(r.profitE4)})`">
+            {{ signed(r.profitE4, home) }}
+          </text>
         </g>
       </svg>
       <div
@@ -75,7 +95,8 @@ const tone = (e4: number | null) => (e4 === null ? 'quiet' : e4 < 0 ? 'clay' : '
         @pointerup="dragging = false"
         @keydown="nudge"
       >
-        <b>{{ amount(costing.price.value, home) }}</b><span>my price</span><b :style="{ color: `var(--${tone(profit)})` }">{{ signed(profit, home) }}</b>
+        <b>{{ amount(costing.price.value, home) }}</b><span>my price</span
+        ><b :style="{ color: `var(--${tone(profit)})` }">{{ signed(profit, home) }}</b>
       </div>
       <p v-if="!costing.rungs.value.length" class="small quiet empty">No competing price is known on this market.</p>
     </div>

@@ -6,7 +6,16 @@ import { amount, currencySign, signed } from '@/shared/format'
 
 const { sheet } = defineProps<{ sheet: CostSheet }>()
 const fall = computed(() => waterfall(sheet.lines))
-const tone = (group: string, e4: number | null) => (group === 'revenue' && (e4 ?? 0) > 0 ? 'slate' : group === 'goods' ? 'wheat' : group === 'fees' ? 'plum' : group === 'tax' ? 'quiet' : 'clay')
+const tone = (group: string, e4: number | null) =>
+  group === 'revenue' && (e4 ?? 0) > 0
+    ? 'slate'
+    : group === 'goods'
+      ? 'wheat'
+      : group === 'fees'
+        ? 'plum'
+        : group === 'tax'
+          ? 'quiet'
+          : 'clay'
 </script>
 
 <template>
@@ -16,17 +25,48 @@ const tone = (group: string, e4: number | null) => (group === 'revenue' && (e4 ?
       <tbody>
         <tr v-for="b in fall.bars" :key="b.line.id">
           <th scope="row">{{ b.line.label }}</th>
-          <td class="bars"><span class="bar" :style="{ left: `${b.from * 100}%`, width: `max(2px, ${b.width * 100}%)`, background: `var(--${tone(b.line.group, b.line.amountE4)})` }" /></td>
-          <td class="num" :data-line="b.line.id">{{ b.line.amountE4 === null ? 'not known' : b.line.id === 'price' ? amount(b.line.amountE4, sheet.currency) : signed(b.line.amountE4, sheet.currency) }}</td>
+          <td class="bars">
+            <span
+              class="bar"
+              :style="{
+                left: `${b.from * 100}%`,
+                width: `max(2px, ${b.width * 100}%)`,
+                background: `var(--${tone(b.line.group, b.line.amountE4)})`,
+              }"
+            />
+          </td>
+          <td class="num" :data-line="b.line.id">
+            {{
+              b.line.amountE4 === null
+                ? 'not known'
+                : b.line.id === 'price'
+                  ? amount(b.line.amountE4, sheet.currency)
+                  : signed(b.line.amountE4, sheet.currency)
+            }}
+          </td>
         </tr>
         <tr class="total">
           <th scope="row">Profit</th>
-          <td class="bars"><span v-if="sheet.profitE4 !== null" class="bar" :style="{ left: `${Math.min(fall.zero, fall.bars.at(-1)?.from ?? 0) * 100}%`, width: `max(2px, ${(Math.abs(sheet.profitE4) / Math.max(1, sheet.priceE4)) * 100}%)`, background: sheet.profitE4 < 0 ? 'var(--clay)' : 'var(--moss)' }" /></td>
-          <td class="num" :class="(sheet.profitE4 ?? 0) < 0 ? 'loss' : 'profit'">{{ sheet.profitE4 === null ? 'not known' : signed(sheet.profitE4, sheet.currency) }}</td>
+          <td class="bars">
+            <span
+              v-if="sheet.profitE4 !== null"
+              class="bar"
+              :style="{
+                left: `${Math.min(fall.zero, fall.bars.at(-1)?.from ?? 0) * 100}%`,
+                width: `max(2px, ${(Math.abs(sheet.profitE4) / Math.max(1, sheet.priceE4)) * 100}%)`,
+                background: sheet.profitE4 < 0 ? 'var(--clay)' : 'var(--moss)',
+              }"
+            />
+          </td>
+          <td class="num" :class="(sheet.profitE4 ?? 0) < 0 ? 'loss' : 'profit'">
+            {{ sheet.profitE4 === null ? 'not known' : signed(sheet.profitE4, sheet.currency) }}
+          </td>
         </tr>
       </tbody>
     </table>
-    <p v-if="sheet.unknown.length" class="small quiet">Not known: {{ sheet.unknown.join(', ') }}. Until it is, there is no profit figure.</p>
+    <p v-if="sheet.unknown.length" class="small quiet">
+      Not known: {{ sheet.unknown.join(', ') }}. Until it is, there is no profit figure.
+    </p>
   </section>
 </template>
 
@@ -53,7 +93,9 @@ th {
   top: 4px;
   bottom: 4px;
   border-radius: 2px;
-  transition: left 120ms, width 120ms;
+  transition:
+    left 120ms,
+    width 120ms;
 }
 .total th,
 .total td {

@@ -1,16 +1,30 @@
 import { computed, toRaw, type Ref } from 'vue'
 import { costOf, lowestOn, type Item } from '@sickle/core/catalog'
 import { ruledPrice } from '@sickle/core/launch'
-import { advertisingRoom, costSheet, highestBuyingPrice, payback, sensitivity, solvePrice, type CostInputs } from '@sickle/core/margin'
+import {
+  advertisingRoom,
+  costSheet,
+  highestBuyingPrice,
+  payback,
+  sensitivity,
+  solvePrice,
+  type CostInputs,
+} from '@sickle/core/margin'
 import type { Rung } from '@/shared/charts/ladder'
 import { useRules } from '@/shared/stores/rules'
 
 /** All answers of money for an item on a market at a price; every number follows at once when one changes. */
 export function useCosting(item: Ref<Item | null>, market: Ref<string>) {
   const rules = useRules()
-  const basis = computed(() => (item.value && market.value ? costOf(item.value, market.value, toRaw(rules.rules), toRaw(rules.corrections)) : null))
+  const basis = computed(() =>
+    item.value && market.value ? costOf(item.value, market.value, toRaw(rules.rules), toRaw(rules.corrections)) : null,
+  )
   const inputs = computed<CostInputs | null>(() => basis.value?.inputs ?? null)
-  const ruled = computed(() => (item.value && market.value ? ruledPrice(item.value, market.value, toRaw(rules.rules), toRaw(rules.corrections)) : null))
+  const ruled = computed(() =>
+    item.value && market.value
+      ? ruledPrice(item.value, market.value, toRaw(rules.rules), toRaw(rules.corrections))
+      : null,
+  )
   const lowest = computed(() => (item.value ? lowestOn(item.value, market.value) : null))
   const own = computed(() => (item.value ? rules.priceOf(item.value.key, market.value) : null))
   const price = computed(() => own.value ?? ruled.value?.priceE4 ?? lowest.value ?? item.value?.priceLowE4 ?? 100_000)
@@ -18,22 +32,54 @@ export function useCosting(item: Ref<Item | null>, market: Ref<string>) {
   const breakEven = computed(() => (inputs.value ? solvePrice(inputs.value, { profitE4: 0 }) : null))
   const floor = computed(() => (inputs.value ? solvePrice(inputs.value, { profitE4: rules.rules.minProfitE4 }) : null))
   const forMargin = (margin: number) => (inputs.value ? solvePrice(inputs.value, { margin }).lowestE4 : null)
-  const buying = computed(() => [0.1, 0.2, 0.3].map((margin) => ({ margin, priceE4: inputs.value ? highestBuyingPrice(inputs.value, price.value, margin) : null, sellE4: forMargin(margin) })))
+  const buying = computed(() =>
+    [0.1, 0.2, 0.3].map((margin) => ({
+      margin,
+      priceE4: inputs.value ? highestBuyingPrice(inputs.value, price.value, margin) : null,
+      sellE4: forMargin(margin),
+    })),
+  )
   const adverts = computed(() => (inputs.value ? advertisingRoom(inputs.value, price.value) : null))
-  const perDay = computed(() => (item.value?.units == null ? null : item.value.units / 30 / (item.value.listings.length + 1)))
-  const back = computed(() => (inputs.value && inputs.value.tiers?.length ? payback(inputs.value, price.value, perDay.value) : null))
+  const perDay = computed(() =>
+    item.value?.units == null ? null : item.value.units / 30 / (item.value.listings.length + 1),
+  )
+  const back = computed(() =>
+    inputs.value && inputs.value.tiers?.length ? payback(inputs.value, price.value, perDay.value) : null,
+  )
   const swings = computed(() => (inputs.value ? sensitivity(inputs.value, price.value).slice(0, 8) : []))
   const rungs = computed<Rung[]>(() => {
     const now = inputs.value
     if (!item.value || !now) return []
     return item.value.listings
       .filter((l) => l.market === market.value && l.deliveredE4 !== null)
-      .map((l) => ({ id: l.key, label: l.store ?? l.id, priceE4: l.deliveredE4 as number, profitE4: costSheet(now, l.deliveredE4 as number).profitE4 }))
+      .map((l) => ({
+        id: l.key,
+        label: l.store ?? l.id,
+        priceE4: l.deliveredE4 as number,
+        profitE4: costSheet(now, l.deliveredE4 as number).profitE4,
+      }))
       .sort((a, b) => a.priceE4 - b.priceE4)
       .slice(0, 14)
   })
   const notes = computed(() => basis.value?.notes ?? [])
-  return { inputs, ruled, lowest, own, price, sheet, breakEven, floor, forMargin, buying, adverts, back, swings, rungs, notes, perDay }
+  return {
+    inputs,
+    ruled,
+    lowest,
+    own,
+    price,
+    sheet,
+    breakEven,
+    floor,
+    forMargin,
+    buying,
+    adverts,
+    back,
+    swings,
+    rungs,
+    notes,
+    perDay,
+  }
 }
 
 export type Costing = ReturnType<typeof useCosting>

@@ -13,14 +13,25 @@ const message = useMessage()
 const dialog = useDialog()
 async function save() {
   const bytes = await jobs.run('Write the backup', () => services.intake.call('backup', []))
-  downloadBytes(`sickle-${new Date(services.now()).toISOString().slice(0, 10)}.sickle`, bytes as Uint8Array<ArrayBuffer>, 'application/zip')
+  downloadBytes(
+    `sickle-${new Date(services.now()).toISOString().slice(0, 10)}.sickle`,
+    bytes as Uint8Array<ArrayBuffer>,
+    'application/zip',
+  )
   message.success(`Backup written, ${size(bytes.length)}`)
 }
 const files = useFileDialog({ accept: '.sickle,.zip', multiple: false })
 files.onChange((list) => {
   const file = list?.[0]
   files.reset()
-  if (file) dialog.warning({ title: 'Put the backup in place of this workspace?', content: `Everything here is replaced by what ${file.name} holds. A damaged file changes nothing.`, positiveText: 'Replace', negativeText: 'Leave as it is', onPositiveClick: () => void restore(file) })
+  if (file)
+    dialog.warning({
+      title: 'Put the backup in place of this workspace?',
+      content: `Everything here is replaced by what ${file.name} holds. A damaged file changes nothing.`,
+      positiveText: 'Replace',
+      negativeText: 'Leave as it is',
+      onPositiveClick: () => void restore(file),
+    })
 })
 async function restore(file: File) {
   try {
@@ -35,7 +46,10 @@ async function restore(file: File) {
 <template>
   <section aria-label="Backup">
     <h2>Backup</h2>
-    <p class="small quiet">The whole workspace, files brought in, decisions, rules and drafts, in one file and back. Nothing leaves this browser otherwise.</p>
+    <p class="small quiet">
+      The whole workspace, files brought in, decisions, rules and drafts, in one file and back. Nothing leaves this
+      browser otherwise.
+    </p>
     <div class="row-gap">
       <NButton type="primary" size="small" @click="save">Write a backup</NButton>
       <NButton size="small" @click="files.open()">Restore one</NButton>

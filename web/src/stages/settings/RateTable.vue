@@ -18,30 +18,64 @@ function add() {
   else if (!(value > 0)) fault.value = `'${rate.value}' is no rate above 0`
   else {
     fault.value = ''
-    emit('change', [...rules.rules.rates.filter((r) => r.from !== from || r.to !== rules.home), { from, to: rules.home, rate: value, day: today }])
+    emit('change', [
+      ...rules.rules.rates.filter((r) => r.from !== from || r.to !== rules.home),
+      { from, to: rules.home, rate: value, day: today },
+    ])
     code.value = rate.value = ''
   }
 }
-const set = (at: number, value: number) => emit('change', rules.rules.rates.map((r, i) => (i === at ? { ...r, rate: value, day: today } : r)))
+const set = (at: number, value: number) =>
+  emit(
+    'change',
+    rules.rules.rates.map((r, i) => (i === at ? { ...r, rate: value, day: today } : r)),
+  )
 </script>
 
 <template>
   <section aria-label="Rates">
     <h2>Rates of exchange</h2>
-    <p class="small quiet">Yours to keep; two currencies are never added without one. A converted figure keeps its original amount.</p>
+    <p class="small quiet">
+      Yours to keep; two currencies are never added without one. A converted figure keeps its original amount.
+    </p>
     <table class="plain">
-      <thead><tr><th>One</th><th>is in</th><th class="num">Rate</th><th>Of</th><th><span class="sr-only">Remove</span></th></tr></thead>
+      <thead>
+        <tr>
+          <th>One</th>
+          <th>is in</th>
+          <th class="num">Rate</th>
+          <th>Of</th>
+          <th><span class="sr-only">Remove</span></th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="(r, i) in rules.rules.rates" :key="`${r.from}${r.to}${r.day}`">
-          <td>{{ r.from }}</td><td>{{ r.to }}</td>
-          <td class="num"><NumberField :value="r.rate" :min="0.000001" :label="`Rate of ${r.from}`" @change="(v) => set(i, v)" /></td>
+          <td>{{ r.from }}</td>
+          <td>{{ r.to }}</td>
+          <td class="num">
+            <NumberField :value="r.rate" :min="0.000001" :label="`Rate of ${r.from}`" @change="(v) => set(i, v)" />
+          </td>
           <td>{{ r.day }}</td>
-          <td class="num"><button class="bare" :aria-label="`Remove the rate of ${r.from}`" @click="emit('change', rules.rules.rates.filter((_, at) => at !== i))">✕</button></td>
+          <td class="num">
+            <button
+              class="bare"
+              :aria-label="`Remove the rate of ${r.from}`"
+              @click="
+                emit(
+                  'change',
+                  rules.rules.rates.filter((_, at) => at !== i),
+                )
+              "
+            >
+              ✕
+            </button>
+          </td>
         </tr>
       </tbody>
     </table>
     <form class="row-gap" @submit.prevent="add">
-      <input v-model="code" placeholder="GBP" maxlength="3" aria-label="Currency of a new rate" /> is <input v-model="rate" placeholder="1.16" inputmode="decimal" aria-label="New rate" /> {{ rules.home }}
+      <input v-model="code" placeholder="GBP" maxlength="3" aria-label="Currency of a new rate" /> is
+      <input v-model="rate" placeholder="1.16" inputmode="decimal" aria-label="New rate" /> {{ rules.home }}
       <NButton size="small" attr-type="submit">Add</NButton>
       <span v-if="fault" class="loss small" role="alert">{{ fault }}</span>
     </form>

@@ -12,7 +12,9 @@ import RateTable from './RateTable.vue'
 
 const rules = useRules()
 const workspace = useWorkspace()
-const currencies = ['EUR', 'GBP', 'USD', 'CAD', 'AUD', 'NZD', 'PLN', 'SEK', 'DKK', 'NOK', 'CHF', 'CZK', 'JPY'].map((c) => ({ label: c, value: c }))
+const currencies = ['EUR', 'GBP', 'USD', 'CAD', 'AUD', 'NZD', 'PLN', 'SEK', 'DKK', 'NOK', 'CHF', 'CZK', 'JPY'].map(
+  (c) => ({ label: c, value: c }),
+)
 async function change(some: Partial<SellerRules>) {
   const homeChanged = some.homeCurrency !== undefined && some.homeCurrency !== rules.home
   await rules.set({ ...rules.rules, ...some })
@@ -29,14 +31,58 @@ const sign = computed(() => currencySign(rules.home))
     <section class="panel">
       <h2>Money</h2>
       <div class="form">
-        <span>Home currency</span><NSelect size="small" filterable tag class="short" :value="rules.home" :options="currencies" :input-props="{ 'aria-label': 'Home currency' }" @update:value="(c: string) => /^[A-Z]{3}$/.test(c) && change({ homeCurrency: c })" />
-        <span>Tax on my sales, %</span><NumberField :value="costs.taxRatio" percent :max="1" label="Tax on my sales" @change="(taxRatio) => changeCosts({ taxRatio })" />
-        <span>Prices on my markets include that tax</span><input type="checkbox" :checked="costs.pricesIncludeTax" aria-label="Prices include tax" @change="changeCosts({ pricesIncludeTax: ($event.target as HTMLInputElement).checked })" />
-        <span>Import tax is given back to me</span><input type="checkbox" :checked="costs.importTaxRecoverable" aria-label="Import tax is given back" @change="changeCosts({ importTaxRecoverable: ($event.target as HTMLInputElement).checked })" />
-        <span>Least profit a price may leave, {{ sign }}</span><MoneyField :value="rules.rules.minProfitE4" :currency="rules.home" label="Least profit" @change="(minProfitE4) => change({ minProfitE4 })" />
-        <span>Step under the lowest competing price, {{ sign }}</span><MoneyField :value="rules.rules.stepE4" :currency="rules.home" label="Step under the lowest price" @change="(stepE4) => change({ stepE4 })" />
+        <span>Home currency</span
+        ><NSelect
+          size="small"
+          filterable
+          tag
+          class="short"
+          :value="rules.home"
+          :options="currencies"
+          :input-props="{ 'aria-label': 'Home currency' }"
+          @update:value="(c: string) => /^[A-Z]{3}$/.test(c) && change({ homeCurrency: c })"
+        />
+        <span>Tax on my sales, %</span
+        ><NumberField
+          :value="costs.taxRatio"
+          percent
+          :max="1"
+          label="Tax on my sales"
+          @change="(taxRatio) => changeCosts({ taxRatio })"
+        />
+        <span>Prices on my markets include that tax</span
+        ><input
+          type="checkbox"
+          :checked="costs.pricesIncludeTax"
+          aria-label="Prices include tax"
+          @change="changeCosts({ pricesIncludeTax: ($event.target as HTMLInputElement).checked })"
+        />
+        <span>Import tax is given back to me</span
+        ><input
+          type="checkbox"
+          :checked="costs.importTaxRecoverable"
+          aria-label="Import tax is given back"
+          @change="changeCosts({ importTaxRecoverable: ($event.target as HTMLInputElement).checked })"
+        />
+        <span>Least profit a price may leave, {{ sign }}</span
+        ><MoneyField
+          :value="rules.rules.minProfitE4"
+          :currency="rules.home"
+          label="Least profit"
+          @change="(minProfitE4) => change({ minProfitE4 })"
+        />
+        <span>Step under the lowest competing price, {{ sign }}</span
+        ><MoneyField
+          :value="rules.rules.stepE4"
+          :currency="rules.home"
+          label="Step under the lowest price"
+          @change="(stepE4) => change({ stepE4 })"
+        />
       </div>
-      <p class="small quiet">Postage, packing, returns and the other costs are set in Margin, for one item or for all; fees there too, a schedule for each market.</p>
+      <p class="small quiet">
+        Postage, packing, returns and the other costs are set in Margin, for one item or for all; fees there too, a
+        schedule for each market.
+      </p>
     </section>
     <RateTable class="panel" @change="(rates) => change({ rates })" />
     <BackupPanel class="panel" />

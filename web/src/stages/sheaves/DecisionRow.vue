@@ -4,7 +4,13 @@ import { count, signed } from '@/shared/format'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 
 const { decision } = defineProps<{ decision: Decision; home: string }>()
-const emit = defineEmits<{ decide: [action: DecisionState | 'clear']; note: [text: string]; reason: [text: string]; look: []; cost: [] }>()
+const emit = defineEmits<{
+  decide: [action: DecisionState | 'clear']
+  note: [text: string]
+  reason: [text: string]
+  look: []
+  cost: []
+}>()
 const states = [
   { value: 'keep', label: 'kept' },
   { value: 'hold', label: 'held' },
@@ -16,18 +22,49 @@ const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
 
 <template>
   <tr>
-    <td><div class="item"><GoodsPicture :src="decision.snapshot.picture" :title="decision.snapshot.title" :size="32" /><span>{{ decision.snapshot.title }}</span></div></td>
     <td>
-      <select :class="decision.state" :value="decision.state" :aria-label="`Decision on ${decision.snapshot.title}`" @change="emit('decide', ($event.target as HTMLSelectElement).value as DecisionState)">
+      <div class="item">
+        <GoodsPicture :src="decision.snapshot.picture" :title="decision.snapshot.title" :size="32" /><span>{{
+          decision.snapshot.title
+        }}</span>
+      </div>
+    </td>
+    <td>
+      <select
+        :class="decision.state"
+        :value="decision.state"
+        :aria-label="`Decision on ${decision.snapshot.title}`"
+        @change="emit('decide', ($event.target as HTMLSelectElement).value as DecisionState)"
+      >
         <option v-for="s in states" :key="s.value" :value="s.value">{{ s.label }}</option>
       </select>
     </td>
-    <td><input :value="decision.reason" placeholder="why?" :aria-label="`Reason for ${decision.snapshot.title}`" @change="emit('reason', text($event))" /></td>
-    <td><input :value="decision.note" placeholder="note, link" :aria-label="`Note on ${decision.snapshot.title}`" @change="emit('note', text($event))" /></td>
-    <td class="num"><span :class="(decision.snapshot.profitE4 ?? 0) < 0 ? 'loss' : 'profit'">{{ signed(decision.snapshot.profitE4, home) }}</span></td>
+    <td>
+      <input
+        :value="decision.reason"
+        placeholder="why?"
+        :aria-label="`Reason for ${decision.snapshot.title}`"
+        @change="emit('reason', text($event))"
+      />
+    </td>
+    <td>
+      <input
+        :value="decision.note"
+        placeholder="note, link"
+        :aria-label="`Note on ${decision.snapshot.title}`"
+        @change="emit('note', text($event))"
+      />
+    </td>
+    <td class="num">
+      <span :class="(decision.snapshot.profitE4 ?? 0) < 0 ? 'loss' : 'profit'">{{
+        signed(decision.snapshot.profitE4, home)
+      }}</span>
+    </td>
     <td class="num">{{ count(decision.snapshot.units) }}</td>
     <td class="quiet">{{ new Date(decision.at).toISOString().slice(0, 10) }}</td>
-    <td class="num acts"><button class="bare" @click="$emit('look')">Look</button><button class="bare" @click="$emit('cost')">Cost</button></td>
+    <td class="num acts">
+      <button class="bare" @click="$emit('look')">Look</button><button class="bare" @click="$emit('cost')">Cost</button>
+    </td>
   </tr>
 </template>
 

@@ -27,10 +27,15 @@ const order: DecisionState[] = ['keep', 'hold', 'drop']
 const list = computed(() => {
   const wanted = words.value.toLowerCase()
   return [...sheaf.decisions.values()]
-    .filter((d) => (shown.value === 'all' || d.state === shown.value) && `${d.snapshot.title} ${d.reason} ${d.note}`.toLowerCase().includes(wanted))
+    .filter(
+      (d) =>
+        (shown.value === 'all' || d.state === shown.value) &&
+        `${d.snapshot.title} ${d.reason} ${d.note}`.toLowerCase().includes(wanted),
+    )
     .sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state) || b.at - a.at)
 })
-const decide = (d: Decision, action: DecisionState | 'clear') => sheaf.record({ key: d.key, action, text: d.reason, snapshot: d.snapshot })
+const decide = (d: Decision, action: DecisionState | 'clear') =>
+  sheaf.record({ key: d.key, action, text: d.reason, snapshot: d.snapshot })
 const note = (d: Decision, text: string) => sheaf.record({ key: d.key, action: 'note', text, snapshot: d.snapshot })
 const reason = (d: Decision, text: string) => sheaf.record({ key: d.key, action: d.state, text, snapshot: d.snapshot })
 async function look(d: Decision) {
@@ -39,9 +44,31 @@ async function look(d: Decision) {
 }
 const name = ref(sheaf.current.name)
 function save() {
-  const head = ['decision', 'item', 'title', 'reason', 'note', `profit per sale, ${rules.home}`, 'units 30 d', 'decided']
-  const rows = [...sheaf.decisions.values()].map((d) => [d.state, d.key, d.snapshot.title, d.reason, d.note, d.snapshot.profitE4 === null ? null : Number(plainAmount(d.snapshot.profitE4, rules.home)), d.snapshot.units, new Date(d.at).toISOString()])
-  downloadText(`sheaf-${sheaf.current.name.toLowerCase().replace(/\W+/g, '-')}.csv`, writeCsv([head, ...rows]), 'text/csv')
+  const head = [
+    'decision',
+    'item',
+    'title',
+    'reason',
+    'note',
+    `profit per sale, ${rules.home}`,
+    'units 30 d',
+    'decided',
+  ]
+  const rows = [...sheaf.decisions.values()].map((d) => [
+    d.state,
+    d.key,
+    d.snapshot.title,
+    d.reason,
+    d.note,
+    d.snapshot.profitE4 === null ? null : Number(plainAmount(d.snapshot.profitE4, rules.home)),
+    d.snapshot.units,
+    new Date(d.at).toISOString(),
+  ])
+  downloadText(
+    `sheaf-${sheaf.current.name.toLowerCase().replace(/\W+/g, '-')}.csv`,
+    writeCsv([head, ...rows]),
+    'text/csv',
+  )
 }
 </script>
 
@@ -50,22 +77,62 @@ function save() {
     <header>
       <input v-model="name" class="name" aria-label="Name of the sheaf" @change="sheaf.rename(name)" />
       <nav aria-label="Decisions">
-        <button v-for="t in tabs" :key="t.value" class="bare tab" :class="{ on: shown === t.value }" :aria-pressed="shown === t.value" @click="shown = t.value">{{ t.label }} <span class="quiet">{{ t.n }}</span></button>
+        <button
+          v-for="t in tabs"
+          :key="t.value"
+          class="bare tab"
+          :class="{ on: shown === t.value }"
+          :aria-pressed="shown === t.value"
+          @click="shown = t.value"
+        >
+          {{ t.label }} <span class="quiet">{{ t.n }}</span>
+        </button>
       </nav>
-      <NInput v-model:value="words" class="search" size="small" clearable placeholder="Words in titles, reasons, notes" :input-props="{ 'aria-label': 'Search the sheaf' }" />
+      <NInput
+        v-model:value="words"
+        class="search"
+        size="small"
+        clearable
+        placeholder="Words in titles, reasons, notes"
+        :input-props="{ 'aria-label': 'Search the sheaf' }"
+      />
       <NButton size="small" :disabled="!sheaf.decisions.size" @click="save">Save as CSV</NButton>
     </header>
     <div v-if="list.length" class="panel scroll list" tabindex="0" role="region" aria-label="Decisions">
       <table class="plain">
-        <thead><tr><th>Item</th><th>Decision</th><th>Reason</th><th>Note</th><th class="num">Profit when decided, {{ rules.home }}</th><th class="num">Units, 30 d</th><th>On</th><th><span class="sr-only">Go</span></th></tr></thead>
+        <thead>
+          <tr>
+            <th>Item</th>
+            <th>Decision</th>
+            <th>Reason</th>
+            <th>Note</th>
+            <th class="num">Profit when decided, {{ rules.home }}</th>
+            <th class="num">Units, 30 d</th>
+            <th>On</th>
+            <th><span class="sr-only">Go</span></th>
+          </tr>
+        </thead>
         <tbody>
-          <DecisionRow v-for="d in list" :key="d.key" :decision="d" :home="rules.home" @decide="(a) => decide(d, a)" @note="(t) => note(d, t)" @reason="(t) => reason(d, t)" @look="look(d)" @cost="router.push(`/margin/${encodeURIComponent(d.key)}`)" />
+          <DecisionRow
+            v-for="d in list"
+            :key="d.key"
+            :decision="d"
+            :home="rules.home"
+            @decide="(a) => decide(d, a)"
+            @note="(t) => note(d, t)"
+            @reason="(t) => reason(d, t)"
+            @look="look(d)"
+            @cost="router.push(`/margin/${encodeURIComponent(d.key)}`)"
+          />
         </tbody>
       </table>
     </div>
     <div v-else class="state">
       <h2>{{ sheaf.decisions.size ? 'Nothing here fits' : 'Nothing is decided in this sheaf yet' }}</h2>
-      <p class="quiet">Look through the finds and press <kbd>K</kbd> to keep, <kbd>H</kbd> to hold or <kbd>D</kbd> to drop. Every step can be undone.</p>
+      <p class="quiet">
+        Look through the finds and press <kbd>K</kbd> to keep, <kbd>H</kbd> to hold or <kbd>D</kbd> to drop. Every step
+        can be undone.
+      </p>
       <NButton v-if="!sheaf.decisions.size" type="primary" @click="router.push('/finds')">To Finds</NButton>
     </div>
   </div>

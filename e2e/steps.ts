@@ -1,0 +1,86 @@
+import { readFileSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+import { expect, type Download, type Page } from '@playwright/test'
+
+/** A file for the file chooser, from text. */
+export const textFile = (name: string, text: string | Buffer) => ({
+  name,
+  mimeType: 'application/octet-stream',
+  buffer: Buffer.from(text),
+})
+
+export const sample = (name: string) => fileURLToPath(new URL(`../core/intake/fixtures/${name}`, import.meta.url))
+export const fixture = (name: string) => fileURLToPath(new URL(`./fixtures/${name}`, import.meta.url))
+
+/** Chooses files with the drop field, by mouse. */
+export async function chooseFiles(
+  page: Page,
+  files: string | string[] | ReturnType<typeof textFile> | ReturnType<typeof textFile>[],
+): Promise<void> {
+  const chooser = page.waitForEvent('filechooser')
+  await page.getByRole('button', { name: /Drop files anywhere/ }).click()
+  await (await chooser).setFiles(files)
+}
+
+/** Answers what is asked and brings the open file in. */
+export async function bringIn(page: Page, answers: { market?: string; supplier?: string } = {}): Promise<void> {
+  const review = page.getByRole('region', { name: 'Import' })
+  await expect(review).toBeVisible()
+  if (answers.market) await review.getByLabel('Market', { exact: true }).fill(answers.market)
+  if (answers.supplier) await review.getByLabel('Supplier', { exact: true }).fill(answers.supplier)
+  await review.getByRole('button', { name: 'Bring in' }).click()
+}
+
+/** The ledger's row of a file, once it is there. */
+export function ledgerRow(page: Page, file: string) {
+  return page.getByRole('region', { name: 'Ledger' }).getByRole('row').filter({ hasText: file })
+}
+
+export async function loadDemo(page: Page): Promise<void> {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Load the demo' }).click()
+  await page.waitForURL('**/finds', { timeout: 60_000 })
+  await expect(page.getByRole('row').nth(1)).toBeVisible()
+}
+
+export const findRow = (page: Page, title: string) =>
+  page.getByRole('grid', { name: 'Items' }).getByRole('row').filter({ hasText: title })
+
+export async function textOf(download: Download): Promise<string> {
+  return readFileSync(await download.path(), 'utf8').replace(/^\ufeff/, '')
+}
+
+/** Tabs on until the focused element has this name. */
+export async function tabTo(page: Page, name: string | RegExp, limit = 120): Promise<void> {
+  for (let i = 0; i < limit; i++) {
+    await page.keyboard.press('Tab')
+    const label = await page.evaluate(() => {
+      const e = document.activeElement as HTMLElement | null
+      return e?.getAttribute('aria-label') ?? e?.textContent?.trim() ?? ''
+    })
+    if (typeof name === 'string' ? label === name : name.test(label)) return
+  }
+  throw new Error(`no element named ${name} is reached by Tab`)
+}
+
+/** Three goods on one market, and two of them at a supplier; small enough to work out by hand. */
+export const listingsCsv = `Item ID,Title,Seller,Price (EUR),Shipping,Units sold last 30 days,Rating,Reviews,Category
+A1,"Balcony hook 4-pack, black",Hedge End Co.,12.90,0.00,40,4.6,120,Garden/Hooks
+A2,"Balcony hook black, pack of 4",Quay Perch,11.50,1.49,22,4.4,60,Garden/Hooks
+A3,"Hanging bird bath, copper, 26 cm",Sill Life,24.00,0.00,15,4.8,31,Garden/Birds
+A4,"Bird bath hanging 26cm copper",Tern & Trowel,23.50,2.95,9,4.1,12,Garden/Birds
+A5,"Kneeling pad 45 x 28 cm, grey",Sill Life,9.00,0.00,3,3.9,5,Garden/Tools
+`
+export const offersCsv = `Ref,Description,Unit price (EUR),Min. qty,Delivery,Lead time
+S1,Balcony hook black,0.80,1,0.00,5 days
+S2,"Hanging bird bath, copper, 26 cm",8.00,1,3.00,7 days
+`
+/**
+ * Worked by hand, with a fee of 12 % + 0.30 and no tax:
+ * hooks: lowest delivered 12.90 (A1; A2 is 12.99) → 12.89; goods 4 × 0.80 = 3.20; fee 1.5468 + 0.30 → 1.85; profit 7.84
+ * bird bath: lowest 24.00 (A4 is 26.45) → 23.99; goods 8.00, delivery 3.00; fee 2.8788 + 0.30 → 3.18; profit 9.81
+ */
+export const byHand = {
+  hooks: { price: '12.89', profit: '7.84', margin: 7.84 / 12.89 },
+  bath: { price: '23.99', profit: '9.81', margin: 9.81 / 23.99 },
+}

@@ -1,0 +1,72 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { loadDemo } from './steps'
+
+async function faults(page: Page, theme: string, view: string) {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  return violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .flatMap((v) =>
+      v.nodes.map((n) => `${theme} ${view}: ${v.id} ${n.target.join(' ')} ${n.failureSummary?.split('\n')[1] ?? ''}`),
+    )
+}
+
+test('axe finds no serious fault on any main view, light and dark', async ({ page }) => {
+  test.setTimeout(180_000)
+  await page.goto('/')
+  const found = await faults(page, 'light', 'first run')
+  await loadDemo(page)
+  for (const key of ['k', 'k', 'h']) {
+    await page.keyboard.press('ArrowDown')
+    await expect(page.getByRole('region', { name: 'Close look' }).getByRole('heading').first()).toBeVisible()
+    await page.keyboard.press(key)
+  }
+  await expect(page.getByText('2 kept · 1 held')).toBeVisible()
+  await page.getByRole('button', { name: 'Draft listings' }).click()
+  await page.getByRole('button', { name: /^Draft 2 kept items/ }).click()
+  for (const theme of ['light', 'dark']) {
+    for (const view of ['Gather', 'Finds', 'Margin', 'Sheaves', 'Launch', 'Settings']) {
+      await page.getByRole('link', { name: view === 'Settings' ? view : new RegExp(`^${view}`) }).click()
+      await expect(page.locator('main h1, main h2, main .name').first()).toBeVisible()
+      await page.waitForTimeout(400)
+      found.push(...(await faults(page, theme, view)))
+    }
+    await page.getByRole('button', { name: `${theme === 'light' ? 'Dark' : 'Light'} theme` }).click()
+  }
+  expect(found).toEqual([])
+})
+
+test('the demo comes in through the intake and opens quickly', async ({ page }) => {
+  await loadDemo(page)
+  await page.getByRole('link', { name: /^Gather/ }).click()
+  await expect(page.getByRole('region', { name: 'Ledger' }).getByRole('row')).toHaveCount(12)
+  const ms = await page.evaluate(async () => {
+    const start = performance.now()
+    document.querySelector<HTMLAnchorElement>('nav a[href="/finds"]')?.click()
+    while (!document.querySelector('.find .title')) await new Promise((r) => requestAnimationFrame(r))
+    return performance.now() - start
+  })
+  expect(ms).toBeLessThan(1000)
+})
+
+test('a strip is brushed with the mouse; a limit typed in its field does the same', async ({ page }) => {
+  await loadDemo(page)
+  const status = page.getByText(/of 2,\d{3} items/)
+  const strip = page.getByRole('img', { name: 'Distribution of Units, 30 d' })
+  const box = (await strip.boundingBox())!
+  await page.mouse.move(box.x + box.width * 0.5, box.y + 20)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width * 0.7, box.y + 20, { steps: 4 })
+  await page.mouse.move(box.x + box.width, box.y + 20, { steps: 4 })
+  await page.mouse.up()
+  const limit = page.getByRole('button', { name: /^Limit of Units, 30 d/ })
+  await expect(limit).toHaveText(/≥ \d+/)
+  const floor = Number((await limit.textContent())?.replace(/\D/g, ''))
+  await expect(status).not.toHaveText(/^2,/)
+  const brushed = await status.textContent()
+  await page.getByRole('button', { name: 'Lift all limits' }).click()
+  await limit.click()
+  await page.getByLabel('Units, 30 d from').fill(String(floor))
+  await page.getByLabel('Units, 30 d from').press('Enter')
+  await expect(status).toHaveText(brushed ?? '')
+})

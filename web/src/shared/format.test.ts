@@ -1,0 +1,24 @@
+import { amount, bytes, count, dayInWords, money, percent, plural, signed } from './format'
+
+test('money has the digits of its currency, a sign where it is earned or lost, a dash where it is unknown', () => {
+  expect([
+    amount(124_800, 'EUR'),
+    amount(12_345_670_000, 'EUR'),
+    amount(29_800_000, 'JPY'),
+    amount(null, 'EUR'),
+  ]).toEqual(['12.48', '1,234,567.00', '2,980', '–'])
+  expect([signed(46_100, 'EUR'), signed(-500, 'EUR'), signed(0, 'EUR')]).toEqual(['+4.61', '−0.05', '0.00'])
+  expect(money(50_000, 'GBP')).toBe('£ 5.00')
+})
+test('counts, percents and days', () => {
+  expect([count(48_210), count(null), percent(0.714), percent(-0.05, 1), percent(null)]).toEqual([
+    '48,210',
+    '–',
+    '71 %',
+    '−5.0 %',
+    '–',
+  ])
+  expect([plural(1, 'unit'), plural(2, 'unit'), plural(0, 'unit')]).toEqual(['1 unit', '2 units', '0 units'])
+  expect(dayInWords(20604)).toBe('31 May 2026')
+  expect([bytes(900), bytes(81_000), bytes(2_500_000)]).toEqual(['900 B', '81 kB', '2.5 MB'])
+})
