@@ -22,6 +22,10 @@ const words = ref(query.query.words)
 const decide = useDecide()
 
 onMounted(() => workspace.state === 'ready' && query.ask())
+function liftAll() {
+  query.clear()
+  words.value = ''
+}
 const toMargin = () => query.selected && void router.push(`/margin/${encodeURIComponent(query.selected)}`)
 useKeys('Finds', [
   { key: '/', label: 'Search', run: () => search.value?.focus() },
@@ -76,13 +80,7 @@ useKeys('Finds', [
       <div v-else-if="query.answer.matching === 0" class="state">
         <h2>No item passes all limits</h2>
         <p class="quiet">Each strip says how many come back without its limit.</p>
-        <NButton
-          @click="
-            query.clear()
-            words = ''
-          "
-          >Lift all limits</NButton
-        >
+        <NButton @click="liftAll">Lift all limits</NButton>
       </div>
       <FindsGrid v-else ref="grid" @open="toMargin" />
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NAutoComplete, NInput, NInputNumber, NSelect } from 'naive-ui'
+import { NAutoComplete, NDatePicker, NInput, NInputNumber, NSelect } from 'naive-ui'
 import { computed } from 'vue'
 import { dayOfIso, isoDay } from '@sickle/core/identity'
 import { isCurrencyCode } from '@sickle/core/money'
@@ -135,11 +135,13 @@ function setDay(iso: string) {
     </fieldset>
     <label>
       <span>Figures up to</span>
-      <input
-        class="date"
+      <NDatePicker
+        size="small"
         type="date"
-        :value="isoDay(m.capturedOn)"
-        @change="setDay(($event.target as HTMLInputElement).value)"
+        value-format="yyyy-MM-dd"
+        :formatted-value="isoDay(m.capturedOn)"
+        :input-readonly="false"
+        @update:formatted-value="(iso: string | null) => iso && setDay(iso)"
       />
       <small class="quiet">{{ now.proposal.reasons.capturedOn }}</small>
     </label>
@@ -191,11 +193,5 @@ legend {
 .radio {
   display: flex;
   gap: 6px;
-}
-.date {
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  padding: 3px 8px;
-  background: var(--panel);
 }
 </style>

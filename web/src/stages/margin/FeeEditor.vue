@@ -76,7 +76,7 @@ const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElem
 </script>
 
 <template>
-  <NDrawer v-model:show="show" :width="860">
+  <NDrawer v-model:show="show" :width="1060">
     <NDrawerContent :title="`Fees of ${market}`" closable>
       <p class="quiet small">
         In {{ schedule.currency }}. Every change counts at once for all items on this market. A fee is its percentage of

@@ -1,0 +1,20 @@
+import { spawn } from 'node:child_process'
+import { benchCore } from './core'
+import { benchFinds } from './finds'
+import { report } from './report'
+
+const port = 4397
+const server = spawn(process.execPath, ['server/dist/main.js'], {
+  env: { ...process.env, SICKLE_PORT: String(port) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+})
+await new Promise((resolve) => server.stdout.once('data', resolve))
+try {
+  const lines = [
+    ...(await benchFinds(`http://127.0.0.1:${port}`, process.env.CHROMIUM ?? '/usr/bin/chromium')),
+    ...(await benchCore()),
+  ]
+  process.exitCode = report(lines) ? 0 : 1
+} finally {
+  server.kill()
+}

@@ -1,0 +1,109 @@
+// Takes a picture of every main view from the demo data into docs/screenshots. Run: npm run pictures (after npm run build)
+import { spawn } from 'node:child_process'
+import { fileURLToPath } from 'node:url'
+import { chromium, type Page } from '@playwright/test'
+
+const port = 4398
+const out = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
+const server = spawn(process.execPath, ['server/dist/main.js'], {
+  env: { ...process.env, SICKLE_PORT: String(port) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+})
+await new Promise((resolve) => server.stdout.once('data', resolve))
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+})
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+
+async function shot(name: string): Promise<void> {
+  await page.mouse.move(640, 778)
+  await page.waitForTimeout(500)
+  await page.screenshot({ path: `${out}${name}.png` })
+  console.log(name)
+}
+const open = (stage: string) => page.getByRole('link', { name: new RegExp(`^${stage}`) }).click()
+const look = () => page.getByRole('region', { name: 'Close look' }).getByRole('heading').first().waitFor()
+
+async function decide(p: Page, words: string, key: string): Promise<void> {
+  await p.getByRole('textbox', { name: 'Search' }).fill(words)
+  await p.waitForTimeout(300)
+  await p.locator('.find').first().click()
+  await look()
+  await p.keyboard.press(key)
+  await p.waitForTimeout(250)
+}
+
+try {
+  await page.goto(`http://127.0.0.1:${port}/`)
+  await page.getByRole('button', { name: 'Load the demo' }).waitFor()
+  await shot('first-run')
+  const chooser = page.waitForEvent('filechooser')
+  await page.getByRole('button', { name: /Drop files anywhere/ }).click()
+  await (await chooser).setFiles(fileURLToPath(new URL('../core/intake/fixtures/market-export.csv', import.meta.url)))
+  await page.getByRole('region', { name: 'Import' }).waitFor()
+  await shot('import')
+  await page.getByRole('button', { name: 'Leave out' }).click()
+  await page.getByRole('button', { name: 'Load the demo' }).click()
+  await page.waitForURL('**/finds')
+  await page.locator('.find .title').first().waitFor()
+  const name = page.getByRole('button', { name: /^First sheaf/ })
+  await name.click()
+  await page.getByText('New sheaf …').click()
+  await page.getByLabel('Name of the sheaf').fill('Spring balcony')
+  await page.getByRole('button', { name: 'Make' }).click()
+  for (const [words, key] of [
+    ['railing planter 60', 'k'],
+    ['watering spikes', 'k'],
+    ['herb trough', 'k'],
+    ['robin mug', 'k'],
+    ['sowing calendar', 'k'],
+    ['bee hotel', 'h'],
+    ['suet block', 'd'],
+  ] as const)
+    await decide(page, words, key)
+  await page.getByRole('textbox', { name: 'Search' }).fill('')
+  await page.getByRole('button', { name: /^Proven, worth listing/ }).click()
+  await page.waitForTimeout(400)
+  await page.locator('.find').nth(2).click()
+  await look()
+  await shot('finds')
+  await page.locator('.look').evaluate((e) => e.scrollTo(0, 560))
+  await shot('close-look')
+  await page.keyboard.press('Escape')
+  await shot('finds-wide')
+  await open('Gather')
+  await shot('gather')
+  await open('Margin')
+  await page.locator('.markets button').first().click()
+  await shot('margin')
+  await page.getByRole('button', { name: /^Fees of/ }).click()
+  await shot('fees')
+  await page.keyboard.press('Escape')
+  await open('Sheaves')
+  await page
+    .getByLabel(/^Reason for/)
+    .first()
+    .fill('sells everywhere, room left')
+  await page
+    .getByLabel(/^Reason for/)
+    .first()
+    .press('Enter')
+  await shot('sheaves')
+  await open('Launch')
+  await page.getByRole('button', { name: /^Draft 5 kept/ }).click()
+  await page.waitForTimeout(5600)
+  await shot('launch')
+  await page.getByRole('link', { name: 'Settings' }).click()
+  await shot('settings')
+  await page.getByRole('button', { name: 'Dark theme' }).click()
+  await open('Finds')
+  await page.locator('.find').nth(2).click()
+  await look()
+  await shot('finds-dark')
+  await open('Margin')
+  await shot('margin-dark')
+} finally {
+  await browser.close()
+  server.kill()
+}
