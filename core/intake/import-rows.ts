@@ -58,11 +58,11 @@ export async function importRows(
     doubtsMore: 0,
     capturedOn: mapping.capturedOn,
   }
-  const seen = new Map<string, { row: number; print: string }>()
+  const seen = new Map<string, FirstSeen>()
   for await (const { batch, done } of file.rows(options.signal)) {
     for (const { row, cells } of batch) {
       const taken = read(cells)
-      const reason = taken.rejected ?? repeats(taken, row, seen)
+      const reason = taken.rejected ?? repeats(taken, row, builder, seen)
       if (reason !== null || !taken.record) {
         if (result.rejected.length < kept) result.rejected.push({ row, reason: reason ?? 'not read', cells })
         else result.rejectedMore++
@@ -106,19 +106,32 @@ function addRecords(builder: TableBuilder, record: RowRecord, days: ReadRow['day
   return last
 }
 
+/** Where the records of a key first stood: row of the file, row of the table, and how many there were. */
+interface FirstSeen {
+  row: number
+  at: number
+  records: number
+}
+
 /** The same key with the same values is a repeat; the same key with other values is a second record, and taken. */
 function repeats(
   { record, days }: ReadRow,
   row: number,
-  seen: Map<string, { row: number; print: string }>,
+  builder: TableBuilder,
+  seen: Map<string, FirstSeen>,
 ): string | null {
   if (!record) return null
-  const key = [record.market, record.supplier, record.id, record.day].join('\u0001')
-  const print = [...Object.values(record), ...(days ?? []).flatMap((d) => [d.day, d.units])].join('\u0001')
+  const key = `${record.market ?? record.supplier}\u0001${record.id}\u0001${record.day ?? ''}`
   const before = seen.get(key)
-  if (before?.print === print) return `an exact repeat of row ${before.row}`
-  if (!before) seen.set(key, { row, print })
-  return null
+  const records = days?.length ?? 1
+  if (!before) {
+    seen.set(key, { row, at: builder.rows, records })
+    return null
+  }
+  const same = days
+    ? before.records === records && days.every((d, i) => builder.holds(before.at + i, { ...record, ...d }))
+    : builder.holds(before.at, record)
+  return same ? `an exact repeat of row ${before.row}` : null
 }
 
 /** Rejected rows as a file that can be corrected and brought again: the file's own headings, with row and reason in front. */

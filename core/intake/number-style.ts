@@ -57,12 +57,19 @@ export function bareNumber(text: string): string | null {
   return negative ? `-${bare}` : bare
 }
 
+const simple = /^-?\d+(?:[.,]\d+)?$/
+
 /**
  * A number's text in plain form ('1234.5'), or null where it does not fit the style: groups must be of three digits, so a
  * date or a part number is not taken for a number.
  */
 export function plainNumber(text: string, style: NumberStyle): string | null {
-  if (/^\d+$/.test(text)) return text
+  // Most cells are plain figures: they are read without taking anything off them.
+  if (simple.test(text)) {
+    const mark = text.search(/[.,]/)
+    if (mark < 0 || text[mark] === style.decimal)
+      return mark < 0 || style.decimal === '.' ? text : text.replace(',', '.')
+  }
   const bare = bareNumber(text)
   if (bare === null) return null
   const d = style.decimal === '.' ? '\\.' : ','

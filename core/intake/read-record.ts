@@ -77,6 +77,8 @@ function readTiers(
   if (typeof record.price !== 'number') record.price = tiers[0]?.priceE4 ?? null
 }
 
+const totalWord = /^\s*(?:grand )?(?:total|sum|totals|summe|gesamt)\b/i
+
 /** The first thing a row lacks that its kind cannot do without, in words. */
 function lack(
   fields: readonly Field[],
@@ -86,11 +88,9 @@ function lack(
   isWide: boolean,
   doubts: ReadRow['doubts'],
 ): string | null {
-  const total = cells.findIndex(
-    (c) => typeof c === 'string' && /^(grand )?(total|sum|totals|summe|gesamt)\b:?/i.test(c.trim()),
-  )
   const has = (name: string) => record[name] !== null && record[name] !== undefined
-  if (total >= 0 && !has('id')) return `a total line ('${String(cells[total]).trim()}'), not a record`
+  const total = has('id') ? undefined : cells.find((c) => typeof c === 'string' && totalWord.test(c))
+  if (total !== undefined) return `a total line ('${String(total).trim()}'), not a record`
   const wanted = fields.filter(
     (f) => (f.required && !(isWide && (f.name === 'day' || f.name === 'units'))) || isOfferPrice(f, fields),
   )

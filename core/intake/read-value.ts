@@ -10,6 +10,7 @@ import type { FieldType } from './record-kinds'
 export type ReadValue = { value: string | number | null; reason?: undefined } | { value: null; reason: string }
 
 const unknownWords = new Set(['', 'n/a', 'na', '-', '–', '—', 'none', 'null', 'unknown', 'nan', '?', 'k.a.', 'n.a.'])
+const longestUnknown = 7
 const maxText = 2000
 
 /** Reads one cell as a field's type. Nothing is rounded or guessed: what does not fit has a reason a user can act on. */
@@ -18,7 +19,7 @@ export function readValue(cell: Cell, type: FieldType, style: { number: NumberSt
     return { value: typeof cell === 'boolean' && type === 'text' ? String(cell) : null }
   }
   const text = typeof cell === 'number' ? String(cell) : clean(cell)
-  if (unknownWords.has(text.toLowerCase())) return { value: null }
+  if (text.length <= longestUnknown && unknownWords.has(text.toLowerCase())) return { value: null }
   switch (type) {
     case 'text':
       return { value: text }
@@ -82,8 +83,12 @@ function readLead(text: string): ReadValue {
   return { value: Math.ceil(Math.max(...numbers) * factor) }
 }
 
+/** Printable ASCII but '&', single spaces inside: nothing to do. */
+const isTidy = /^[!-%'-~]+(?: [!-%'-~]+)*$/
+
 /** Text as a person reads it: entities resolved once, control characters and doubled spaces gone. It stays text, whatever it says. */
 function clean(text: string): string {
+  if (text.length <= maxText && isTidy.test(text)) return text
   const plain = text.includes('&') ? decodeHTML(text) : text
   return plain
     .replace(/[\p{Cc}\u200b\ufeff]+/gu, ' ')
@@ -105,7 +110,7 @@ function fail(reason: string): ReadValue {
 
 /** The currency a money cell itself names, if any. */
 export function currencyInCell(cell: Cell): string | null {
-  if (typeof cell !== 'string' || bareNumber(cell) === null) return null
+  if (typeof cell !== 'string' || /^[\d.,\s-]*$/.test(cell) || bareNumber(cell) === null) return null
   const found = recogniseCurrency(cell)
   return found?.sure ? found.currency : null
 }

@@ -1,7 +1,7 @@
 import { ladder } from './ladder'
 import { salesGeometry } from './sales-geometry'
 import { sparkPath } from './sparkline'
-import { stripBars } from './strip-geometry'
+import { stripPaths } from './strip-geometry'
 import { waterfall } from './waterfall'
 
 test('waterfall: each bar begins where the one before ended, and the last ends at the profit', () => {
@@ -36,14 +36,11 @@ test('ladder: dear is up, prices stand true, labels keep clear of each other and
 })
 
 test('strips: heights grow with the square root, nothing is no bar, something always shows', () => {
-  const bars = stripBars(
-    { measure: 'x', all: [100, 25, 0, 1], passing: [100, 0, 0, 1], wouldReturn: 0, unknown: 0 },
-    40,
-    50,
-  )
-  expect(bars.map((b) => b.all)).toEqual([50, 25, 0, 5])
-  expect(bars.map((b) => b.passing)).toEqual([50, 0, 0, 5])
-  expect(bars[1]?.x).toBe(10)
+  const strip = { measure: 'x', all: [100, 25, 0, 1], passing: [100, 0, 0, 1], wouldReturn: 0, unknown: 0 }
+  const paths = stripPaths(strip, { width: 40, height: 50, isInside: (i) => i < 2 })
+  expect(paths.all).toBe('M0 0h9v50h-9zM10 25h9v25h-9zM30 45h9v5h-9z')
+  expect(paths.inside).toBe('M0 0h9v50h-9z')
+  expect(paths.outside).toBe('M30 45h9v5h-9z')
 })
 
 test('a gap breaks the line', () => {

@@ -5,7 +5,7 @@ import { NInputNumber, NPopover } from 'naive-ui'
 import { computed, onMounted, useTemplateRef, watch } from 'vue'
 import { placeOf, valueAt, type Measure, type Span, type StripAnswer } from '@sickle/core/engine'
 import { currencySign, count, decimal, percent } from '@/shared/format'
-import { stripBars } from '@/shared/charts/strip-geometry'
+import { stripPaths } from '@/shared/charts/strip-geometry'
 
 const { measure, strip, span, home } = defineProps<{
   measure: Measure
@@ -18,7 +18,7 @@ const box = useTemplateRef('box')
 const { width: measured } = useElementSize(box)
 const width = computed(() => Math.max(60, Math.round(measured.value) || 106))
 const height = 44
-const bars = computed(() => (strip ? stripBars(strip, width.value, height) : []))
+const paths = computed(() => (strip ? stripPaths(strip, { width: width.value, height, isInside: inside }) : null))
 const sign = computed(() => (measure.format.includes('money') ? `, ${currencySign(home)}` : ''))
 const layer = useTemplateRef('layer')
 const brush = brushX<unknown>().on('brush end', brushed)
@@ -162,17 +162,11 @@ const stored = (v: number | null) => (v === null ? null : measure.format === 'pe
         "
         :height="height"
       />
-      <g v-for="(b, i) in bars" :key="i">
-        <rect class="all" :x="b.x" :y="height - b.all" :width="b.width" :height="b.all" />
-        <rect
-          class="passing"
-          :class="{ outside: !inside(i) }"
-          :x="b.x"
-          :y="height - b.passing"
-          :width="b.width"
-          :height="b.passing"
-        />
-      </g>
+      <template v-if="paths">
+        <path class="all" :d="paths.all" />
+        <path class="passing outside" :d="paths.outside" />
+        <path class="passing" :d="paths.inside" />
+      </template>
       <g ref="layer" class="brush" />
     </svg>
     <p class="returns small" :class="{ show: span }">
