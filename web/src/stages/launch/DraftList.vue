@@ -52,13 +52,16 @@ const all = () => (chosen.value = chosen.value.length === drafts.all.length ? []
           <td class="num">{{ d.currency }} {{ amount(d.priceE4, d.currency) }}</td>
           <td class="num">
             <span :class="(d.profitE4 ?? 0) < 0 ? 'loss' : 'profit'">{{ signed(d.profitE4, d.profitCurrency) }}</span>
-            <span class="quiet small">{{ d.profitCurrency }}</span><br /><span class="quiet small">{{
+            <span class="quiet small unit">{{ d.profitCurrency }}</span><br /><span class="quiet small">{{
               percent(d.margin)
             }}</span>
           </td>
           <td>
-            <span v-if="draftFaults(d).length" class="loss" :title="draftFaults(d).join('. ')">to mend</span
-            ><span v-else class="profit">ready</span>
+            <span v-if="draftFaults(d).length" class="loss" :title="draftFaults(d).join('. ')">to mend</span>
+            <span v-else-if="d.profitE4 === null" class="unknown" title="Its cost is not known, so neither is its floor"
+              >cost not known</span
+            >
+            <span v-else class="profit">ready</span>
           </td>
         </tr>
       </tbody>
@@ -67,6 +70,12 @@ const all = () => (chosen.value = chosen.value.length === drafts.all.length ? []
 </template>
 
 <style scoped>
+.unit {
+  margin-left: 4px;
+}
+.unknown {
+  color: var(--wheat-ink);
+}
 thead th {
   position: sticky;
   top: 0;

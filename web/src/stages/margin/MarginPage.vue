@@ -146,6 +146,9 @@ useKeys('Margin', [
   margin-top: 6px;
 }
 .tab {
+  display: inline-flex;
+  align-items: baseline;
+  gap: 5px;
   padding: 3px 10px;
   border: 1px solid var(--line);
   border-radius: 6px;
