@@ -16,9 +16,13 @@ export const bundle = (entry, outfile) =>
       {
         name: 'workspace-source',
         setup(b) {
-          b.onResolve({ filter: /^@sickle\/core\// }, ({ path }) => ({ path: at(`../core/${path.slice(13)}/index.ts`) }))
+          b.onResolve({ filter: /^@sickle\/core\// }, ({ path }) => ({
+            path: at(`../core/${path.slice(13)}/index.ts`),
+          }))
           b.onResolve({ filter: /^@sickle\/standins$/ }, () => ({ path: at('../standins/index.ts') }))
-          b.onResolve({ filter: /^[^./]/ }, ({ path, kind }) => (kind === 'entry-point' ? null : { path, external: true }))
+          b.onResolve({ filter: /^[^./]/ }, ({ path, kind }) =>
+            kind === 'entry-point' ? null : { path, external: true },
+          )
         },
       },
     ],

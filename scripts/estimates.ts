@@ -10,7 +10,11 @@ async function catalogOf(world: World): Promise<Catalog> {
   for (const { name, bytes, answers } of await demoBytes(demoFiles(world))) {
     const opened = await openFile(new File([bytes as Uint8Array<ArrayBuffer>], name))
     const { mapping } = proposeMapping(opened, 0)
-    const answered = { ...mapping, market: answers.market ?? null, currency: mapping.currency ?? answers.currency ?? null }
+    const answered = {
+      ...mapping,
+      market: answers.market ?? null,
+      currency: mapping.currency ?? answers.currency ?? null,
+    }
     const { table, capturedOn } = await importRows(opened, answered)
     captures.push({ id: name, kind: mapping.kind, capturedOn, windowDays: mapping.windowDays, table })
   }
@@ -63,7 +67,9 @@ function stages(world: World, { items }: Catalog): string {
   ]
   const cell = (t: string, s: string) => items.filter((i) => truth.get(i.key) === t && i.stage === s).length
   const lines = rows.map((t) => `| ${t} | ${columns.map((s) => cell(t, s)).join(' | ')} |`)
-  return [`| truth \\ said | ${columns.join(' | ')} |`, `|---|${columns.map(() => '---:').join('|')}|`, ...lines].join('\n')
+  return [`| truth \\ said | ${columns.join(' | ')} |`, `|---|${columns.map(() => '---:').join('|')}|`, ...lines].join(
+    '\n',
+  )
 }
 
 const world = makeWorld()

@@ -57,6 +57,6 @@ export const useWorkspace = defineStore('workspace', () => {
     await removeImport(await services.database(), id)
     await reload()
   }
-  const empty = computed(() => state.value !== 'opening' && ledger.value.length === 0)
+  const empty = computed(() => state.value === 'ready' && ledger.value.length === 0)
   return { state, failure, progress, ledger, summary, version, empty, reload, reprice, remove }
 })

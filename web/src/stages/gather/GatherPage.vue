@@ -50,11 +50,12 @@ async function loadDemo() {
     <p v-if="gather.opening" class="panel opening" role="status">Reading {{ gather.opening }} …</p>
     <ImportReview v-if="gather.current" :key="gather.current.file.name" />
     <FirstDoors
-      v-else-if="workspace.empty && !gather.opening"
+      v-else-if="(workspace.empty || demo === 'loading') && !gather.opening"
       :busy="demo === 'loading'"
       @demo="loadDemo"
       @files="gather.offer"
     />
+    <p v-else-if="workspace.state === 'opening'" class="quiet" role="status">Opening …</p>
     <template v-else-if="!gather.opening">
       <header class="head">
         <h1>Gather</h1>
