@@ -113,8 +113,8 @@ async function press(page: Page, ...keys: string[]) {
 test('the whole path by keyboard alone', async ({ page }) => {
   await page.goto('/')
   await expect(page.getByRole('button', { name: 'Load the demo' })).toBeVisible()
-  await tabTo(page, /^Drop files anywhere/)
   const chooser = page.waitForEvent('filechooser')
+  await tabTo(page, /^Drop files anywhere/)
   await press(page, 'Enter')
   await (await chooser).setFiles([textFile('market.csv', listingsCsv), textFile('supplier.csv', offersCsv)])
   await expect(page.getByRole('heading', { name: 'market.csv' })).toBeVisible()

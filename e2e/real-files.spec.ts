@@ -61,6 +61,8 @@ test('files that no generator of ours made: read right, or asked about', async (
 interface TunaItem {
   id: string
   title: string
+  /** units of the last four weeks */
+  last4: number[]
   units30: number
   growth: number
   price: number
@@ -107,6 +109,12 @@ test('338 weeks of real sales, walked to a listing file; units, margins and rank
     await row.click()
     await expect(look.getByRole('heading', { name: item.title })).toBeVisible()
     await expect(look).toContainText(`${item.growth > 0 ? '+' : '−'}${Math.abs(Math.round(item.growth * 100))} %`)
+    await look.getByRole('button', { name: '28', exact: true }).click()
+    // The chart's table says units a day, week by week.
+    const weeks = await look.getByRole('table', { name: 'Units a day' }).getByRole('cell').allTextContents()
+    expect(weeks.map((t) => Number(t.replaceAll(',', '')))).toEqual(
+      item.last4.map((u) => Math.round((u / 7) * 10) / 10),
+    )
     await look.getByRole('button', { name: /^Keep/ }).click()
   }
 

@@ -2,6 +2,7 @@
 import { NButton, NInput } from 'naive-ui'
 import { onMounted, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
+import { measures } from '@sickle/core/engine'
 import { count, percent } from '@/shared/format'
 import { useQuery } from '@/shared/stores/query'
 import { useWorkspace } from '@/shared/stores/workspace'
@@ -61,6 +62,15 @@ useKeys('Finds', [
         >
           <template #suffix><kbd>/</kbd></template>
         </NInput>
+        <label class="sort small quiet"
+          >Sorted by
+          <select
+            :value="query.query.sort.by"
+            @change="query.change({ sort: { by: ($event.target as HTMLSelectElement).value, descending: true } })"
+          >
+            <option v-for="m in measures" :key="m.name" :value="m.name">{{ m.label }}</option>
+          </select>
+        </label>
       </header>
       <TheComb />
       <LimitChips />
@@ -120,6 +130,19 @@ header {
 }
 .search {
   max-width: 380px;
+}
+.sort {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  margin-left: auto;
+}
+.sort select {
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--panel);
+  padding: 3px 4px;
+  max-width: 130px;
 }
 .state {
   margin: 12vh auto;

@@ -8,6 +8,7 @@ import { toProblem } from '@/shared/problem'
 import { useRules } from '@/shared/stores/rules'
 import MoneyField from '@/shared/widgets/MoneyField.vue'
 import NumberField from '@/shared/widgets/NumberField.vue'
+import FeeSteps from './FeeSteps.vue'
 
 const { market } = defineProps<{ market: string }>()
 const show = defineModel<boolean>('show', { required: true })
@@ -76,7 +77,7 @@ const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElem
 </script>
 
 <template>
-  <NDrawer v-model:show="show" :width="1060">
+  <NDrawer v-model:show="show" :width="1200">
     <NDrawerContent :title="`Fees of ${market}`" closable>
       <p class="quiet small">
         In {{ schedule.currency }}. Every change counts at once for all items on this market. A fee is its percentage of
@@ -94,6 +95,7 @@ const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElem
             <th class="num">Least</th>
             <th class="num">Most</th>
             <th>Each</th>
+            <th>Steps</th>
             <th><span class="sr-only">Remove</span></th>
           </tr>
         </thead>
@@ -105,10 +107,7 @@ const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElem
                 :value="l.label"
                 :aria-label="`Name of fee ${i + 1}`"
                 @change="change(i, { label: ($event.target as HTMLInputElement).value || 'Fee' })"
-              /><span v-if="l.steps.length" class="small quiet"
-                ><br />{{ l.steps.map((s) => `from ${s.fromE4 / 10000}: ${s.ratio * 100} %`).join('; ') }},
-                {{ l.stepsApply }}</span
-              >
+              />
             </td>
             <td>
               <select :value="l.kind" :aria-label="`Sort of ${l.label}`" @change="change(i, { kind: pick($event) })">
@@ -178,10 +177,11 @@ const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElem
                 <option>month</option>
               </select>
             </td>
+            <td><FeeSteps :line="l" :currency="schedule.currency" @change="(some) => change(i, some)" /></td>
             <td><button class="bare" :aria-label="`Remove ${l.label}`" @click="remove(i)">✕</button></td>
           </tr>
           <tr v-if="!schedule.lines.length">
-            <td colspan="10" class="quiet">No fees are entered; sales on {{ market }} are costed without any.</td>
+            <td colspan="11" class="quiet">No fees are entered; sales on {{ market }} are costed without any.</td>
           </tr>
         </tbody>
       </table>

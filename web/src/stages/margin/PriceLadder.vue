@@ -98,6 +98,18 @@ const tone = (e4: number | null) => (e4 === null ? 'quiet' : e4 < 0 ? 'clay' : '
         <b>{{ amount(costing.price.value, home) }}</b><span>my price</span
         ><b :style="{ color: `var(--${tone(profit)})` }">{{ signed(profit, home) }}</b>
       </div>
+      <table class="sr-only">
+        <caption>
+          Competing prices
+        </caption>
+        <tbody>
+          <tr v-for="r in shape.rungs" :key="r.id">
+            <th>{{ r.label }}</th>
+            <td>{{ amount(r.priceE4, home) }}</td>
+            <td>{{ signed(r.profitE4, home) }}</td>
+          </tr>
+        </tbody>
+      </table>
       <p v-if="!costing.rungs.value.length" class="small quiet empty">No competing price is known on this market.</p>
     </div>
   </section>

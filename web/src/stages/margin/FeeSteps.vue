@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import type { FeeLine } from '@sickle/core/margin'
+import MoneyField from '@/shared/widgets/MoneyField.vue'
+import NumberField from '@/shared/widgets/NumberField.vue'
+
+/** Other percentages of a fee from certain amounts on. */
+const { line, currency } = defineProps<{ line: FeeLine; currency: string }>()
+const emit = defineEmits<{ change: [some: Partial<FeeLine>] }>()
+type Step = FeeLine['steps'][number]
+const put = (steps: Step[]) => emit('change', { steps: steps.sort((a, b) => a.fromE4 - b.fromE4) })
+const set = (at: number, some: Partial<Step>) => put(line.steps.map((s, i) => (i === at ? { ...s, ...some } : s)))
+const add = () => put([...line.steps, { fromE4: (line.steps.at(-1)?.fromE4 ?? 900_000) + 100_000, ratio: line.ratio }])
+const remove = (at: number) => put(line.steps.filter((_, i) => i !== at))
+</script>
+
+<template>
+  <div class="steps small">
+    <div v-for="(s, i) in line.steps" :key="s.fromE4" class="step">
+      from
+      <MoneyField
+        :value="s.fromE4"
+        :currency="currency"
+        :label="`Step ${i + 1} of ${line.label} begins at`"
+        @change="(fromE4) => set(i, { fromE4 })"
+      />
+      <NumberField
+        :value="s.ratio"
+        percent
+        :max="1"
+        :label="`Percentage of step ${i + 1} of ${line.label}`"
+        @change="(ratio) => set(i, { ratio })"
+      />
+      %
+      <button class="bare" :aria-label="`Remove step ${i + 1} of ${line.label}`" @click="remove(i)">✕</button>
+    </div>
+    <select
+      v-if="line.steps.length"
+      :value="line.stepsApply"
+      :aria-label="`What the steps of ${line.label} apply to`"
+      @change="emit('change', { stepsApply: ($event.target as HTMLSelectElement).value as FeeLine['stepsApply'] })"
+    >
+      <option value="marginal">of the part above</option>
+      <option value="whole">of the whole amount</option>
+    </select>
+    <button class="bare add" @click="add">{{ line.steps.length ? 'one more' : 'add a step' }}</button>
+  </div>
+</template>
+
+<style scoped>
+.steps {
+  display: grid;
+  gap: 3px;
+  justify-items: start;
+}
+.step {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+}
+select {
+  border: 1px solid var(--line);
+  border-radius: 5px;
+  background: var(--panel);
+}
+.add {
+  color: var(--slate);
+  text-decoration: underline;
+}
+</style>
