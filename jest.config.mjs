@@ -12,7 +12,8 @@ const node = (displayName) => ({
   transform: { '\\.ts$': swc },
 })
 export default {
-  testTimeout: 30000, // the first import of naive-ui takes seconds on a cold cache
+  // Generous: the first import of naive-ui takes seconds on a cold cache, and machines of a shared host can be slow tenfold.
+  testTimeout: 300_000,
   projects: [
     node('core'),
     node('standins'),

@@ -39,7 +39,7 @@ export function ledgerRow(page: Page, file: string) {
 export async function loadDemo(page: Page): Promise<void> {
   await page.goto('/')
   await page.getByRole('button', { name: 'Load the demo' }).click()
-  await page.waitForURL('**/finds', { timeout: 60_000 })
+  await page.waitForURL('**/finds', { timeout: 200_000 })
   await expect(page.getByRole('row').nth(1)).toBeVisible()
 }
 
@@ -50,10 +50,10 @@ export async function textOf(download: Download): Promise<string> {
   return readFileSync(await download.path(), 'utf8').replace(/^\ufeff/, '')
 }
 
-/** Tabs on until the focused element has this name. */
-export async function tabTo(page: Page, name: string | RegExp, limit = 120): Promise<void> {
-  for (let i = 0; i < limit; i++) {
-    await page.keyboard.press('Tab')
+/** Tabs on (or back) until the focused element has this name. */
+export async function tabTo(page: Page, name: string | RegExp, key: 'Tab' | 'Shift+Tab' = 'Tab'): Promise<void> {
+  for (let i = 0; i < 120; i++) {
+    await page.keyboard.press(key)
     const label = await page.evaluate(() => {
       const e = document.activeElement as HTMLElement | null
       return e?.getAttribute('aria-label') ?? e?.textContent?.trim() ?? ''

@@ -60,7 +60,11 @@ const titles: Record<string, string> = {
   room: 'How open it is to one more seller',
   profit: 'At the lowest competing price of the market where it earns most',
 }
-defineExpose({ move })
+function first() {
+  lastAt = -1
+  return move(1)
+}
+defineExpose({ move, first })
 </script>
 
 <template>

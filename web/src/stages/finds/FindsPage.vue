@@ -23,6 +23,12 @@ const words = ref(query.query.words)
 const decide = useDecide()
 
 onMounted(() => workspace.state === 'ready' && query.ask())
+/** From the search straight to the first of what was found. */
+function toList() {
+  search.value?.blur()
+  query.selected = null
+  grid.value?.first()
+}
 function liftAll() {
   query.clear()
   words.value = ''
@@ -59,6 +65,8 @@ useKeys('Finds', [
           placeholder="Words in titles, tags, stores"
           :input-props="{ 'aria-label': 'Search' }"
           @update:value="(v: string) => query.change({ words: v })"
+          @keydown.enter="toList"
+          @keydown.down.prevent="toList"
         >
           <template #suffix><kbd>/</kbd></template>
         </NInput>
