@@ -20,6 +20,8 @@ export interface Mapping {
   capturedOn: number
   /** length of the window that 'units' counts, in days */
   windowDays: number
+  /** doubts about style that the user has settled */
+  said?: ('order' | 'number')[]
 }
 
 /** What only the user can know. */

@@ -12,6 +12,7 @@ import { useSheaf } from '@/shared/stores/sheaf'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
 import CommandPalette from './CommandPalette.vue'
+import DropAnywhere from './DropAnywhere.vue'
 import KeysHelp from './KeysHelp.vue'
 import SheafStrip from './SheafStrip.vue'
 import { stages } from './stages'
@@ -71,6 +72,7 @@ useKeys('Everywhere', [
       <RouterView v-else />
     </main>
     <SheafStrip />
+    <DropAnywhere />
     <CommandPalette v-model:show="palette" />
     <KeysHelp v-model:show="help" />
   </div>

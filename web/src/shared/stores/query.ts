@@ -36,7 +36,16 @@ export const useQuery = defineStore('query', () => {
 
   const hidden = () => (showDropped.value ? [] : sheaf.dropped.map((d) => d.key))
 
-  async function ask(): Promise<void> {
+  let answering: Promise<void> = Promise.resolve()
+  /** Asks anew; what was asked before is dropped. */
+  function ask(): Promise<void> {
+    answering = askNow()
+    return answering
+  }
+  /** Resolves when the newest question is answered. */
+  const settled = () => answering
+
+  async function askNow(): Promise<void> {
     const mine = ++asked
     const start = performance.now()
     const got = await services.engine.call('ask', [plain(query.value), hidden(), 0, pageSize])
@@ -93,6 +102,7 @@ export const useQuery = defineStore('query', () => {
     showDropped,
     lastMs,
     ask,
+    settled,
     ensure,
     change,
     setLimit,

@@ -25,7 +25,7 @@ function typed() {
 <template>
   <input
     v-model="text"
-    class="money"
+    class="figure money"
     :class="{ bad }"
     inputmode="decimal"
     :aria-label="label"
@@ -35,18 +35,3 @@ function typed() {
     @keydown.enter="typed"
   />
 </template>
-
-<style scoped>
-.money {
-  width: 74px;
-  text-align: right;
-  border: 1px solid var(--line);
-  border-radius: 5px;
-  background: var(--panel);
-  padding: 1px 6px;
-}
-.money.bad {
-  border-color: var(--clay);
-  background: var(--clay-soft);
-}
-</style>

@@ -31,7 +31,7 @@ function typed() {
 <template>
   <input
     v-model="text"
-    class="number"
+    class="figure number"
     :class="{ bad }"
     inputmode="decimal"
     :aria-label="label"
@@ -41,18 +41,3 @@ function typed() {
     @keydown.enter="typed"
   />
 </template>
-
-<style scoped>
-.number {
-  width: 60px;
-  text-align: right;
-  border: 1px solid var(--line);
-  border-radius: 5px;
-  background: var(--panel);
-  padding: 1px 6px;
-}
-.number.bad {
-  border-color: var(--clay);
-  background: var(--clay-soft);
-}
-</style>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { NButton, NInput } from 'naive-ui'
-import { onMounted, ref, useTemplateRef } from 'vue'
+import { nextTick, onMounted, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { measures } from '@sickle/core/engine'
 import { count, percent } from '@/shared/format'
 import { useQuery } from '@/shared/stores/query'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
+import EmptyState from '@/shared/widgets/EmptyState.vue'
 import CloseLook from './CloseLook.vue'
 import FindsGrid from './FindsGrid.vue'
 import LimitChips from './LimitChips.vue'
@@ -19,19 +20,16 @@ const router = useRouter()
 const search = useTemplateRef('search')
 const grid = useTemplateRef('grid')
 const look = useTemplateRef('look')
-const words = ref(query.query.words)
 const decide = useDecide()
 
 onMounted(() => workspace.state === 'ready' && query.ask())
 /** From the search straight to the first of what was found. */
-function toList() {
+async function toList() {
   search.value?.blur()
   query.selected = null
-  grid.value?.first()
-}
-function liftAll() {
-  query.clear()
-  words.value = ''
+  await nextTick()
+  await query.settled()
+  await grid.value?.first()
 }
 const toMargin = () => query.selected && void router.push(`/margin/${encodeURIComponent(query.selected)}`)
 useKeys('Finds', [
@@ -59,7 +57,7 @@ useKeys('Finds', [
         >
         <NInput
           ref="search"
-          v-model:value="words"
+          :value="query.query.words"
           class="search"
           clearable
           placeholder="Words in titles, tags, stores"
@@ -82,24 +80,21 @@ useKeys('Finds', [
       </header>
       <TheComb />
       <LimitChips />
-      <div v-if="workspace.state === 'failed'" class="state" role="alert">
-        <h2>The items could not be worked out</h2>
+      <EmptyState v-if="workspace.state === 'failed'" role="alert" title="The items could not be worked out">
         <p>{{ workspace.failure }}</p>
         <NButton @click="workspace.reload()">Try again</NButton>
-      </div>
-      <div v-else-if="workspace.empty" class="state">
-        <h2>Nothing is gathered yet</h2>
+      </EmptyState>
+      <EmptyState v-else-if="workspace.empty" title="Nothing is gathered yet">
         <p class="quiet">Bring in a market's file or the demo, and its items show here.</p>
         <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
-      </div>
-      <div v-else-if="!query.answer" class="state" role="status">
+      </EmptyState>
+      <EmptyState v-else-if="!query.answer" role="status">
         <p class="quiet">Working the items out … {{ percent(workspace.progress) }}</p>
-      </div>
-      <div v-else-if="query.answer.matching === 0" class="state">
-        <h2>No item passes all limits</h2>
+      </EmptyState>
+      <EmptyState v-else-if="query.answer.matching === 0" title="No item passes all limits">
         <p class="quiet">Each strip says how many come back without its limit.</p>
-        <NButton @click="liftAll">Lift all limits</NButton>
-      </div>
+        <NButton @click="query.clear()">Lift all limits</NButton>
+      </EmptyState>
       <FindsGrid v-else ref="grid" @open="toMargin" />
     </div>
     <CloseLook
@@ -151,13 +146,6 @@ header {
   background: var(--panel);
   padding: 3px 4px;
   max-width: 130px;
-}
-.state {
-  margin: 12vh auto;
-  text-align: center;
-  display: grid;
-  gap: 10px;
-  justify-items: center;
 }
 .look {
   border-left: 1px solid var(--line);

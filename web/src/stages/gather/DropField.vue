@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Upload } from '@lucide/vue'
-import { useDropZone, useFileDialog } from '@vueuse/core'
+import { useFileDialog } from '@vueuse/core'
 
 const emit = defineEmits<{ files: [files: File[]] }>()
 const { open, onChange, reset } = useFileDialog({ accept: '.csv,.tsv,.txt,.xlsx,.json,.ndjson,.jsonl', multiple: true })
@@ -8,14 +8,10 @@ onChange((list) => {
   if (list?.length) emit('files', [...list])
   reset()
 })
-// Dropping works anywhere on the page, not only on the field.
-const { isOverDropZone } = useDropZone(() => document.body, {
-  onDrop: (files) => files?.length && emit('files', files),
-})
 </script>
 
 <template>
-  <button class="drop" :class="{ over: isOverDropZone }" @click="open()">
+  <button class="drop" @click="open()">
     <Upload :size="22" aria-hidden="true" />
     <span
       ><b>Drop files anywhere, or choose them</b><br /><span class="quiet small"
@@ -37,8 +33,7 @@ const { isOverDropZone } = useDropZone(() => document.body, {
   text-align: left;
   cursor: pointer;
 }
-.drop:hover,
-.drop.over {
+.drop:hover {
   border-color: var(--moss);
   background: var(--moss-soft);
 }

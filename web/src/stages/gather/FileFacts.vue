@@ -3,7 +3,7 @@ import { NAutoComplete, NDatePicker, NInput, NInputNumber, NSelect } from 'naive
 import { computed } from 'vue'
 import { dayOfIso, isoDay } from '@sickle/core/identity'
 import { isCurrencyCode } from '@sickle/core/money'
-import { recordKinds, type KindName, type Question } from '@sickle/core/intake'
+import { recordKinds, type DateOrder, type KindName, type Mapping, type Question } from '@sickle/core/intake'
 import { bytes } from '@/shared/format'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useGather } from './gather-store'
@@ -45,7 +45,7 @@ const currencies = computed(() =>
     ),
   ].map((c) => ({ label: c, value: c })),
 )
-const answer = (some: object) => void gather.correct(some)
+const answer = (some: Partial<Mapping>) => void gather.correct(some)
 function setDay(iso: string) {
   const day = dayOfIso(iso)
   if (day !== null) answer({ capturedOn: day })
@@ -116,7 +116,7 @@ function setDay(iso: string) {
           type="radio"
           name="order"
           :checked="m.order === o.value && !asks('order')"
-          @change="answer({ order: o.value, orderSaid: true })"
+          @change="answer({ order: o.value as DateOrder, said: [...(m.said ?? []), 'order'] })"
         />
         {{ o.label }}</label
       >
@@ -128,7 +128,12 @@ function setDay(iso: string) {
           type="radio"
           name="number"
           :checked="m.number.decimal === o.value && !asks('number')"
-          @change="answer({ number: { decimal: o.value, group: o.value === '.' ? ',' : '.' }, numberSaid: true })"
+          @change="
+            answer({
+              number: { decimal: o.value as '.' | ',', group: o.value === '.' ? ',' : '.' },
+              said: [...(m.said ?? []), 'number'],
+            })
+          "
         />
         {{ o.label }}</label
       >

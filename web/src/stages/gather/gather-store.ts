@@ -154,7 +154,7 @@ function openQuestions({ proposal, mapping, remembered }: OpenImport): Question[
     if (q.about === 'supplier') return mapping.kind === 'offers' && mapping.supplier === null && !has('supplier')
     if (q.about === 'currency') return mapping.currency === null && !has('currency')
     if (remembered || q.about === 'kind') return false
-    return !(q.about === 'order' ? 'orderSaid' in mapping : 'numberSaid' in mapping)
+    return !mapping.said?.includes(q.about)
   })
 }
 

@@ -225,7 +225,7 @@ label {
 .fields.two {
   grid-template-columns: 2fr 1fr;
 }
-.fields :deep(.money) {
+.fields :deep(input.money) {
   width: 100%;
   height: 28px;
 }

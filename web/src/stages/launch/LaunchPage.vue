@@ -12,6 +12,7 @@ import { useDrafts } from '@/shared/stores/drafts'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
+import EmptyState from '@/shared/widgets/EmptyState.vue'
 import DraftEditor from './DraftEditor.vue'
 import DraftList from './DraftList.vue'
 
@@ -124,8 +125,7 @@ useKeys('Launch', [
       <DraftList v-model:chosen="chosen" v-model:current="current" class="panel scroll" />
       <DraftEditor v-if="draft" :key="draft.id" :draft="draft" class="panel scroll" />
     </div>
-    <div v-else class="state">
-      <h2>No drafts yet</h2>
+    <EmptyState v-else title="No drafts yet">
       <p class="quiet">
         {{
           undrafted.length
@@ -134,7 +134,7 @@ useKeys('Launch', [
         }}
       </p>
       <NButton v-if="!undrafted.length" type="primary" @click="router.push('/finds')">To Finds</NButton>
-    </div>
+    </EmptyState>
   </div>
 </template>
 
@@ -161,12 +161,5 @@ header {
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 10px;
   padding-bottom: 10px;
-}
-.state {
-  margin: 14vh auto;
-  text-align: center;
-  display: grid;
-  gap: 10px;
-  justify-items: center;
 }
 </style>

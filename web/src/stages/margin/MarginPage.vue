@@ -9,6 +9,7 @@ import { useRules } from '@/shared/stores/rules'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
+import EmptyState from '@/shared/widgets/EmptyState.vue'
 import CostForm from './CostForm.vue'
 import FeeEditor from './FeeEditor.vue'
 import MarginPicks from './MarginPicks.vue'
@@ -58,8 +59,7 @@ useKeys('Margin', [
 <template>
   <div class="margin">
     <MarginPicks class="picks scroll" :current="item?.key ?? ''" />
-    <div v-if="!item" class="none">
-      <h1>Margin</h1>
+    <EmptyState v-if="!item" class="none" title="Margin">
       <p class="quiet">
         {{
           workspace.state === 'ready'
@@ -68,7 +68,7 @@ useKeys('Margin', [
         }}
       </p>
       <NButton type="primary" @click="router.push('/finds')">To Finds</NButton>
-    </div>
+    </EmptyState>
     <template v-else>
       <div class="work scroll" tabindex="0" role="region" aria-label="Cost sheet">
         <header>
@@ -126,12 +126,6 @@ useKeys('Margin', [
 }
 .none {
   grid-column: 2 / -1;
-  margin: 16vh auto;
-  text-align: center;
-  display: grid;
-  gap: 12px;
-  justify-items: center;
-  align-content: start;
 }
 .work {
   padding: 12px 16px 20px;

@@ -9,6 +9,7 @@ import { downloadText } from '@/shared/download'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
 import { useSheaf } from '@/shared/stores/sheaf'
+import EmptyState from '@/shared/widgets/EmptyState.vue'
 import DecisionRow from './DecisionRow.vue'
 
 const sheaf = useSheaf()
@@ -127,14 +128,13 @@ function save() {
         </tbody>
       </table>
     </div>
-    <div v-else class="state">
-      <h2>{{ sheaf.decisions.size ? 'Nothing here fits' : 'Nothing is decided in this sheaf yet' }}</h2>
+    <EmptyState v-else :title="sheaf.decisions.size ? 'Nothing here fits' : 'Nothing is decided in this sheaf yet'">
       <p class="quiet">
         Look through the finds and press <kbd>K</kbd> to keep, <kbd>H</kbd> to hold or <kbd>D</kbd> to drop. Every step
         can be undone.
       </p>
       <NButton v-if="!sheaf.decisions.size" type="primary" @click="router.push('/finds')">To Finds</NButton>
-    </div>
+    </EmptyState>
   </div>
 </template>
 
@@ -190,12 +190,5 @@ thead th {
   position: sticky;
   top: 0;
   background: var(--panel);
-}
-.state {
-  margin: 14vh auto;
-  text-align: center;
-  display: grid;
-  gap: 10px;
-  justify-items: center;
 }
 </style>

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { useDropZone } from '@vueuse/core'
+import { useRouter } from 'vue-router'
+import { useGather } from '@/stages/gather/gather-store'
+
+/** Files dropped anywhere on the page go to Gather. */
+const router = useRouter()
+const gather = useGather()
+const { isOverDropZone } = useDropZone(() => document.body, { onDrop: (files) => void take(files) })
+async function take(files: File[] | null) {
+  if (!files?.length) return
+  await router.push('/gather')
+  await gather.offer(files)
+}
+</script>
+
+<template>
+  <div v-if="isOverDropZone" class="over" aria-hidden="true"><b>Drop to bring in</b></div>
+</template>
+
+<style scoped>
+.over {
+  position: fixed;
+  inset: 10px;
+  z-index: 20;
+  display: grid;
+  place-items: center;
+  border: 2px dashed var(--moss);
+  border-radius: 12px;
+  background: color-mix(in srgb, var(--moss-soft) 85%, transparent);
+  font: 650 22px var(--heading);
+  pointer-events: none;
+}
+</style>
