@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { useMessage } from 'naive-ui'
-import { onErrorCaptured, onMounted, ref } from 'vue'
+import { computed, onErrorCaptured, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { toProblem } from '@/shared/problem'
 import { useDrafts } from '@/shared/stores/drafts'
@@ -48,12 +48,16 @@ function show(thrown: unknown) {
 useEventListener(window, 'unhandledrejection', (event) => show(event.reason))
 useEventListener(window, 'error', (event) => show(event.error))
 
+const fold = () => void settings.change({ sideFolded: !settings.value.sideFolded })
+const foldWord = computed(() => (settings.value.sideFolded ? 'Unfold' : 'Fold'))
+
 useKeys('Everywhere', [
   ...stages.map((s) => ({ key: s.key, label: `Open ${s.label}`, run: () => void router.push(s.path) })),
   { key: 'ctrl+k', label: 'Everything by name', always: true, run: () => (palette.value = true) },
   { key: '?', label: 'Keys of this screen', run: () => (help.value = true) },
   { key: 'ctrl+z', label: 'Undo the last decision', run: () => void sheaf.undo() },
   { key: 'ctrl+y', label: 'Redo it', run: () => void sheaf.redo() },
+  { key: '[', label: 'Fold or unfold the left pane', run: () => fold() },
 ])
 </script>
 
@@ -62,7 +66,16 @@ useKeys('Everywhere', [
     <a class="skip" href="#stage">Skip to the stage</a>
     <TheRow @palette="palette = true" @help="help = true" />
     <aside class="side scroll" aria-label="Cuts and facets">
-      <RouterView name="side" />
+      <button
+        class="bare fold"
+        :aria-expanded="!settings.value.sideFolded"
+        :title="`${foldWord} this pane ([)`"
+        :aria-label="`${foldWord} this pane`"
+        @click="fold"
+      >
+        {{ settings.value.sideFolded ? '»' : '«' }}
+      </button>
+      <RouterView v-show="!settings.value.sideFolded" name="side" />
     </aside>
     <main id="stage" tabindex="-1">
       <div v-if="fatal" class="fatal" role="alert">
@@ -88,9 +101,18 @@ useKeys('Everywhere', [
   grid-template-columns: 186px minmax(0, 1fr);
 }
 .frame.sided.folded {
-  grid-template-columns: 0 minmax(0, 1fr);
+  grid-template-columns: 26px minmax(0, 1fr);
+}
+.fold {
+  position: absolute;
+  right: 0;
+  top: 8px;
+  width: 24px;
+  text-align: center;
+  color: var(--quiet);
 }
 .side {
+  position: relative;
   display: none;
   border-right: 1px solid var(--line);
 }

@@ -29,8 +29,6 @@ export const useQuery = defineStore('query', () => {
   const answer = shallowRef<(Omit<Answer, 'order'> & { from: number }) | null>(null)
   const rows = shallowRef(new Map<number, FindRow>())
   const selected = ref<string | null>(null)
-  /** ms from asking to the answer's arrival, for the bench */
-  const lastMs = ref(0)
   let asked = 0
   const loading = new Set<number>()
 
@@ -47,14 +45,12 @@ export const useQuery = defineStore('query', () => {
 
   async function askNow(): Promise<void> {
     const mine = ++asked
-    const start = performance.now()
     const got = await services.engine.call('ask', [plain(query.value), hidden(), 0, pageSize])
     if (mine !== asked) return
     const { rows: first, ...rest } = got
     loading.clear()
     rows.value = new Map(first.map((r, i) => [i, r]))
     answer.value = rest
-    lastMs.value = performance.now() - start
   }
 
   /** Fetches the pages between two places that are not here yet. */
@@ -100,7 +96,6 @@ export const useQuery = defineStore('query', () => {
     rows,
     selected,
     showDropped,
-    lastMs,
     ask,
     settled,
     ensure,

@@ -8,8 +8,6 @@ import { keptDocument } from './document'
 export interface Settings {
   theme: ThemeChoice
   sideFolded: boolean
-  /** the first-run doors were passed */
-  begun: boolean
 }
 
 /** Small choices, and the mappings remembered for files of the same shape. */
@@ -18,7 +16,6 @@ export const useSettings = defineStore('settings', () => {
   const settings = keptDocument<Settings>(services, 'settings', () => ({
     theme: 'light',
     sideFolded: false,
-    begun: false,
   }))
   const mappings = keptDocument<Record<string, { headings: string[]; mapping: Mapping }>>(
     services,

@@ -34,7 +34,7 @@ async function move(step: number) {
   const from = at.value >= 0 ? at.value : step > 0 ? lastAt - (lastAt < 0 ? 0 : 1) : lastAt
   const place = Math.max(0, Math.min(total.value - 1, from + step))
   await query.ensure(place, place)
-  query.selected = query.rows.get(place)?.key ?? null
+  query.selected = query.rows.get(place)?.key ?? query.selected
   virtual.value.scrollToIndex(place)
   await nextTick()
   box.value?.querySelector<HTMLElement>('[aria-selected="true"]')?.focus({ preventScroll: true })

@@ -5,7 +5,6 @@ import { useRouter } from 'vue-router'
 import { useServices } from '@/app/services'
 import { useJobs } from '@/shared/stores/jobs'
 import { useRules } from '@/shared/stores/rules'
-import { useSettings } from '@/shared/stores/settings'
 import { useWorkspace } from '@/shared/stores/workspace'
 import DropField from './DropField.vue'
 import FirstDoors from './FirstDoors.vue'
@@ -19,7 +18,6 @@ const workspace = useWorkspace()
 const services = useServices()
 const jobs = useJobs()
 const rules = useRules()
-const settings = useSettings()
 const router = useRouter()
 const demo = ref<'idle' | 'loading'>('idle')
 
@@ -28,7 +26,6 @@ async function loadDemo() {
   try {
     const index = await demoIndex()
     await rules.set(demoRules(index))
-    await settings.change({ begun: true })
     await Promise.all(
       index.files.map((file) => jobs.run(file.label, (context) => bringDemoFile(services, file, context))),
     )
