@@ -15,6 +15,7 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 })
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+page.setDefaultTimeout(300_000)
 
 async function shot(name: string): Promise<void> {
   await page.mouse.move(640, 778)

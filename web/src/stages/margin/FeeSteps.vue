@@ -54,6 +54,7 @@ const remove = (at: number) => put(line.steps.filter((_, i) => i !== at))
 }
 .step {
   display: flex;
+  white-space: nowrap;
   gap: 4px;
   align-items: center;
 }
