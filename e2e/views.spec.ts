@@ -12,7 +12,7 @@ async function faults(page: Page, theme: string, view: string) {
 }
 
 test('axe finds no serious fault on any main view, light and dark', async ({ page }) => {
-  test.setTimeout(900_000)
+  test.setTimeout(1_500_000)
   await page.goto('/')
   const found = await faults(page, 'light', 'first run')
   await loadDemo(page)
