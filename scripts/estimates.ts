@@ -1,11 +1,15 @@
 // Measures what Sickle works out on the demo against the demo's truth and writes docs/estimates.md. Run: npm run estimates
 import { writeFileSync } from 'node:fs'
-import { buildCatalog, noCorrections, plainRules, type Catalog } from '../core/catalog'
+import { buildCatalog, ItemMaker, noCorrections, plainRules, type Item } from '../core/catalog'
 import { importRows, openFile, proposeMapping, type Capture } from '../core/intake'
 import { demoBytes } from '../server/src/demo-bytes'
 import { demoFiles, demoRates, makeWorld, type World } from '../standins'
 
-async function catalogOf(world: World): Promise<Catalog> {
+interface Known {
+  items: Item[]
+}
+
+async function catalogOf(world: World): Promise<Known> {
   const captures: Capture[] = []
   for (const { name, bytes, answers } of await demoBytes(demoFiles(world))) {
     const opened = await openFile(new File([bytes as Uint8Array<ArrayBuffer>], name))
@@ -18,11 +22,12 @@ async function catalogOf(world: World): Promise<Catalog> {
     const { table, capturedOn } = await importRows(opened, answered)
     captures.push({ id: name, kind: mapping.kind, capturedOn, windowDays: mapping.windowDays, table })
   }
-  return buildCatalog(captures, { ...plainRules('EUR'), rates: demoRates }, noCorrections)
+  const maker = new ItemMaker(await buildCatalog(captures), { ...plainRules('EUR'), rates: demoRates }, noCorrections)
+  return { items: Array.from({ length: maker.count }, (_, i) => maker.at(i)) }
 }
 
 /** Of every two listings put together, how many are the same goods; of every two of the same goods, how many were put together. */
-function joining(world: World, { items }: Catalog): { precision: number; recall: number } {
+function joining(world: World, { items }: Known): { precision: number; recall: number } {
   const goods = new Map(world.listings.map((l) => [`${l.store.market.name}/${l.id}`, l.goods.id]))
   let [right, wrong] = [0, 0]
   for (const { listings } of items) {
@@ -36,7 +41,7 @@ function joining(world: World, { items }: Catalog): { precision: number; recall:
   return { precision: right / (right + wrong), recall: right / pairs }
 }
 
-function matching(world: World, { items }: Catalog) {
+function matching(world: World, { items }: Known) {
   const goods = new Map(world.listings.map((l) => [`${l.store.market.name}/${l.id}`, l.goods]))
   const offers = new Map(world.offers.map((o) => [`offer:${o.supplier}/${o.id}`, o]))
   const supplied = new Set(world.offers.map((o) => same(o.goods)))
@@ -59,7 +64,7 @@ function same(g: World['goods'][number] | undefined): string {
   return g ? [g.archetype.noun, g.size, g.colour, g.motif].join('|') : ''
 }
 
-function stages(world: World, { items }: Catalog): string {
+function stages(world: World, { items }: Known): string {
   const truth = new Map(world.listings.map((l) => [`${l.store.market.name}/${l.id}`, l.goods.stage]))
   const [rows, columns] = [
     ['Ripe', 'Ripening', 'Fading', 'Sprouting', 'Flash'],

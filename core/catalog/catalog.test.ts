@@ -1,4 +1,4 @@
-import { buildCatalog, costOf, noCorrections, plainRules, repriceCatalog, type Corrections, type SellerRules } from '.'
+import { buildCatalog, costOf, ItemMaker, noCorrections, plainRules, type Corrections, type SellerRules } from '.'
 import type { Capture, KindName } from '../intake'
 import { TableBuilder, type RowRecord } from '../tables'
 
@@ -44,10 +44,13 @@ const offer = (id: string, some: RowRecord = {}): RowRecord => ({
   ...some,
 })
 const rules: SellerRules = { ...plainRules('EUR'), rates: [{ from: 'GBP', to: 'EUR', rate: 1.25, day: '2026-05-01' }] }
-const build = (captures: Capture[], r = rules, c: Corrections = noCorrections) => buildCatalog(captures, r, c)
+async function build(captures: Capture[], r = rules, c: Corrections = noCorrections) {
+  const maker = new ItemMaker(await buildCatalog(captures), r, c)
+  return { maker, items: Array.from({ length: maker.count }, (_, i) => maker.at(i)) }
+}
 
-test('the same goods over markets are one item, in the home currency', () => {
-  const { items } = build([
+test('the same goods over markets are one item, in the home currency', async () => {
+  const { items } = await build([
     capture('a', 'listings', [
       listing('1'),
       listing('2', { market: 'Gavelhop', currency: 'GBP', price: 80_000, delivery: 16_000 }),
@@ -67,8 +70,8 @@ test('the same goods over markets are one item, in the home currency', () => {
   expect(items[0]?.listings[1]).toMatchObject({ deliveredE4: 120_000, original: { priceE4: 80_000, currency: 'GBP' } })
 })
 
-test('two different barcodes are never one item, nor packs of different size', () => {
-  const { items } = build([
+test('two different barcodes are never one item, nor packs of different size', async () => {
+  const { items } = await build([
     capture('a', 'listings', [
       listing('1', { gtin: '04006381333931' }),
       listing('2', { gtin: '00036000291452' }),
@@ -78,25 +81,25 @@ test('two different barcodes are never one item, nor packs of different size', (
   expect(items).toHaveLength(3)
 })
 
-test('a currency without a rate leaves money unknown, not wrong', () => {
-  const { items } = build([capture('a', 'listings', [listing('1', { currency: 'USD' })])])
+test('a currency without a rate leaves money unknown, not wrong', async () => {
+  const { items } = await build([capture('a', 'listings', [listing('1', { currency: 'USD' })])])
   expect(items[0]).toMatchObject({ priceLowE4: null, profits: [], best: null })
 })
 
-test('both sell-throughs: share of listings that sold, and units per listing', () => {
+test('both sell-throughs: share of listings that sold, and units per listing', async () => {
   const rows = [listing('1', { units: 0 }), listing('2', { units: 6 }), listing('3', { units: null })]
-  const item = build([capture('a', 'listings', rows)]).items[0]
+  const item = (await build([capture('a', 'listings', rows)])).items[0]
   expect(item?.sellThrough?.ratio).toBe(0.5)
   expect(item?.unitsPerListing).toBe(3)
   expect(item?.unitsKnown).toBe(2)
 })
 
-test('daily figures count before what a market reports; gaps make an estimate; another window is scaled', () => {
+test('daily figures count before what a market reports; gaps make an estimate; another window is scaled', async () => {
   const days = (id: string, skip: number[] = []) =>
     Array.from({ length: 60 }, (_, i) => i)
       .filter((i) => !skip.includes(i))
       .map((i): RowRecord => ({ market: 'Marrowgate', id, day: 20545 + i, units: 2 }))
-  const { items } = build([
+  const { items } = await build([
     capture(
       'l',
       'listings',
@@ -117,7 +120,7 @@ test('daily figures count before what a market reports; gaps make an estimate; a
   ])
 })
 
-test('sales alone make items too: their title, their last price', () => {
+test('sales alone make items too: their title, their last price', async () => {
   const rows = [7, 0, 14].map((d): RowRecord => ({
     market: 'Openstall',
     id: 'T',
@@ -127,12 +130,12 @@ test('sales alone make items too: their title, their last price', () => {
     price: d === 14 ? 9_000 : 8_000,
     currency: 'EUR',
   }))
-  const item = build([capture('s', 'sales', rows)]).items[0]
+  const item = (await build([capture('s', 'sales', rows)])).items[0]
   expect(item).toMatchObject({ key: 'Openstall/T', title: 'Canned', priceLowE4: 9_000 })
 })
 
-test('a newer import replaces what it knows and keeps what it does not say', () => {
-  const { items } = build([
+test('a newer import replaces what it knows and keeps what it does not say', async () => {
+  const { items } = await build([
     capture('new', 'listings', [listing('1', { price: 99_000, rating: null })], 20605),
     capture('old', 'listings', [listing('1', { rating: 4.5 })], 20500),
   ])
@@ -149,8 +152,8 @@ describe('costing an item', () => {
     ]),
   ]
 
-  test('the cheapest offer a piece of the same goods counts; another variant does not', () => {
-    const item = build(captures).items[0]
+  test('the cheapest offer a piece of the same goods counts; another variant does not', async () => {
+    const item = (await build(captures)).items[0]
     expect(item?.offer?.offer.id).toBe('B')
     expect(item?.offerPack).toBe(4)
     // 8.00 for four is 2.00 a piece; sold at the lowest 11.00
@@ -158,20 +161,25 @@ describe('costing an item', () => {
     expect(item?.best).toMatchObject({ market: 'Marrowgate', lowestE4: 110_000, profitE4: 90_000 })
     expect(item?.offers.find((o) => o.offer.id === 'C')?.verdict).toBe('variant')
   })
-  test('corrections by hand count before what was found', () => {
-    const fixed = (c: Partial<Corrections>) => build(captures, rules, { ...noCorrections, ...c }).items[0]
-    expect(fixed({ packs: { 'offer:Sill Mill/B': 2 } })?.offer?.offer.id).toBe('A')
-    expect(fixed({ offers: { 'Marrowgate/1': 'offer:Sill Mill/C' } })?.landedE4).toBe(10_000)
-    expect(fixed({ offers: { 'Marrowgate/1': '' } })).toMatchObject({ offer: null, landedE4: null })
-    expect(fixed({ packs: { 'Marrowgate/1': 2 } })).toMatchObject({ pack: 2, packFrom: 'set by you', landedE4: 40_000 })
-    expect(fixed({ costs: { 'Marrowgate/1': { postageOutE4: 25_000 } } })?.best?.profitE4).toBe(65_000)
+  test('corrections by hand count before what was found', async () => {
+    const fixed = async (c: Partial<Corrections>) => (await build(captures, rules, { ...noCorrections, ...c })).items[0]
+    expect((await fixed({ packs: { 'offer:Sill Mill/B': 2 } }))?.offer?.offer.id).toBe('A')
+    expect((await fixed({ offers: { 'Marrowgate/1': 'offer:Sill Mill/C' } }))?.landedE4).toBe(10_000)
+    expect(await fixed({ offers: { 'Marrowgate/1': '' } })).toMatchObject({ offer: null, landedE4: null })
+    expect(await fixed({ packs: { 'Marrowgate/1': 2 } })).toMatchObject({
+      pack: 2,
+      packFrom: 'set by you',
+      landedE4: 40_000,
+    })
+    expect((await fixed({ costs: { 'Marrowgate/1': { postageOutE4: 25_000 } } }))?.best?.profitE4).toBe(65_000)
   })
-  test('pricing anew gives what building anew gives', () => {
-    const other: SellerRules = { ...rules, costs: { ...rules.costs, packingE4: 5_000 } }
-    expect(repriceCatalog(build(captures), other, noCorrections).items).toEqual(build(captures, other).items)
+  test('an item is found by the key of any of its listings', async () => {
+    const { maker } = await build(captures)
+    expect([maker.keyAt(0), maker.find('Marrowgate/1'), maker.find('Marrowgate/2')]).toEqual(['Marrowgate/1', 0, 0])
+    expect([maker.find('Marrowgate/3'), maker.find('Gavelhop/1'), maker.find('nothing')]).toEqual([null, null, null])
   })
-  test('what is not known is said: no fees, no offer', () => {
-    const item = build([captures[0] as Capture]).items[0]
+  test('what is not known is said: no fees, no offer', async () => {
+    const item = (await build([captures[0] as Capture])).items[0]
     expect(item && costOf(item, 'Marrowgate', rules, noCorrections).notes).toEqual([
       'no fees are entered for Marrowgate',
       'no supplier offer is known',

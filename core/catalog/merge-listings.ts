@@ -1,115 +1,119 @@
-import type { Capture, KindName } from '../intake'
-import { numbers, rowReader, textColumn, type RowReader } from '../tables'
+import { joinWords, numbers, textColumn, type Column, type Table, type WordList } from '../tables'
+import { figures, ownTexts, sharedTexts } from './listing'
+import type { NumberedCapture } from './number-listings'
 
-/** A listing as all imports together know it: of each field the latest that is known. Money in its own currency. */
-export interface Listing {
-  key: string
-  market: string
-  id: string
-  title: string | null
-  store: string | null
-  priceE4: number | null
-  currency: string | null
-  deliveryE4: number | null
-  units: number | null
-  unitsDay: number | null
-  windowDays: number
-  unitsTotal: number | null
-  rating: number | null
-  reviews: number | null
-  listedOn: number | null
-  category: string | null
-  gtin: string | null
-  kind: string | null
-  stock: number | null
-  tags: string | null
-  picture: string | null
-  /** newest import that speaks of it */
-  source: string
-  capturedOn: number
+/**
+ * All listings as one table, one row each. Captures come oldest first: a later one overwrites what it knows and leaves what
+ * it does not say. Sales name listings too, but only fill what no list of listings says.
+ */
+export function mergeListings(count: number, captures: readonly NumberedCapture[]): Table {
+  const columns: Record<string, Column> = {}
+  for (const name of sharedTexts) columns[name] = mergeTexts(name, count, captures, true)
+  for (const name of ownTexts) columns[name] = mergeTexts(name, count, captures, false)
+  for (const name of figures) columns[name] = { type: 'number', values: mergeFigures(name, count, captures) }
+  const windows = mergeWindows(count, captures)
+  for (const [name, values] of Object.entries(windows)) columns[name] = { type: 'number', values }
+  return { rows: count, columns: { ...columns, ...mergePrices(count, captures) } }
 }
 
-export function listingKey(market: string | null, id: string | null): string {
-  return `${market ?? '?'}/${id ?? '?'}`
-}
+/** Fields that a sales file may fill where nothing else does. */
+const fromSales = new Set<string>(['market', 'id', 'title', 'store', 'category', 'gtin'])
 
-const texts = ['title', 'store', 'currency', 'category', 'gtin', 'kind', 'tags', 'picture'] as const
-const figures = ['deliveryE4', 'unitsTotal', 'rating', 'reviews', 'listedOn', 'stock'] as const
-
-/** All listings of all captures, oldest capture first, so that later ones overwrite what they know. Sales name listings too. */
-export function mergeListings(captures: readonly Capture[]): Listing[] {
-  const byKey = new Map<string, Listing>()
-  const inTime = [...captures].sort((a, b) => a.capturedOn - b.capturedOn || rank(a.kind) - rank(b.kind))
-  for (const capture of inTime) {
-    if (capture.kind === 'listings') takeListings(capture, byKey)
-    if (capture.kind === 'sales') takeSales(capture, byKey)
+function mergeTexts(name: string, count: number, captures: readonly NumberedCapture[], shared: boolean): Column {
+  const codes = new Int32Array(count).fill(-1)
+  const lists: WordList[] = []
+  const words: string[] = []
+  const index = new Map<string, number>()
+  let base = 0
+  for (const { capture, rows, listings } of captures) {
+    if (!capture.table.columns[name] || (capture.kind === 'sales' && !fromSales.has(name))) continue
+    const column = textColumn(capture.table, name)
+    const recoded = shared ? recode(column.words, words, index) : null
+    for (let i = 0; i < rows.length; i++) {
+      const code = column.codes[rows[i] as number] as number
+      const listing = listings[i] as number
+      if (code < 0 || (capture.kind === 'sales' && codes[listing] !== -1)) continue
+      codes[listing] = recoded ? (recoded[code] as number) : base + code
+    }
+    lists.push(column.words)
+    base += column.words.length
   }
-  return [...byKey.values()]
+  return { type: 'text', codes, words: shared ? words : joinWords(lists) }
 }
 
-function rank(kind: KindName): number {
-  return kind === 'sales' ? 0 : 1
+/** Numbers of a list's words in the shared list, which grows by those that are new. */
+function recode(list: WordList, words: string[], index: Map<string, number>): Int32Array {
+  return Int32Array.from({ length: list.length }, (_, i) => {
+    const word = list.at(i) ?? ''
+    let code = index.get(word)
+    if (code === undefined) {
+      index.set(word, (code = words.length))
+      words.push(word)
+    }
+    return code
+  })
 }
 
-function takeListings(capture: Capture, byKey: Map<string, Listing>): void {
-  const { table } = capture
-  const read = rowReader(table)
-  for (let row = 0; row < table.rows; row++) {
-    const listing = listingOf(read, row, capture, byKey)
-    for (const name of texts) listing[name] = read.text(name, row) ?? listing[name]
-    for (const name of figures) listing[name] = read.number(name.replace('E4', ''), row) ?? listing[name]
-    const price = read.number('price', row)
-    if (price !== null) listing.priceE4 = price
-    const units = read.number('units', row)
-    if (units !== null) {
-      listing.units = units
-      listing.unitsDay = capture.capturedOn
-      listing.windowDays = capture.windowDays
+function mergeFigures(name: string, count: number, captures: readonly NumberedCapture[]): Float64Array {
+  const merged = new Float64Array(count).fill(NaN)
+  for (const { capture, rows, listings } of captures) {
+    if (capture.kind !== 'listings' || !capture.table.columns[name]) continue
+    const values = numbers(capture.table, name)
+    for (let i = 0; i < rows.length; i++) {
+      const value = values[rows[i] as number] as number
+      if (!Number.isNaN(value)) merged[listings[i] as number] = value
     }
   }
+  return merged
 }
 
-/** What sales say of their listings beside units. Rows of one listing mostly follow each other; where no prices are given only the first of a run is read. */
-function takeSales(capture: Capture, byKey: Map<string, Listing>): void {
-  const { table } = capture
-  const read = rowReader(table)
-  const [market, id, price, day] = [
-    textColumn(table, 'market'),
-    textColumn(table, 'id'),
-    numbers(table, 'price'),
-    numbers(table, 'day'),
-  ]
-  const latest = new Map<string, number>()
-  let listing: Listing | null = null
-  for (let row = 0; row < table.rows; row++) {
-    const goesOn =
-      listing !== null && market.codes[row] === market.codes[row - 1] && id.codes[row] === id.codes[row - 1]
-    if (!goesOn) {
-      listing = listingOf(read, row, capture, byKey)
-      for (const name of ['title', 'store', 'category', 'gtin'] as const) listing[name] ??= read.text(name, row)
+/** Units go with the day and the length of the window they were counted in. */
+function mergeWindows(count: number, captures: readonly NumberedCapture[]): Record<string, Float64Array> {
+  const blank = () => new Float64Array(count).fill(NaN)
+  const [units, unitsDay, windowDays, capturedOn] = [blank(), blank(), blank(), blank()]
+  for (const { capture, rows, listings } of captures) {
+    const values = capture.kind === 'listings' ? numbers(capture.table, 'units') : null
+    for (let i = 0; i < rows.length; i++) {
+      const listing = listings[i] as number
+      capturedOn[listing] = capture.capturedOn
+      const value = values?.[rows[i] as number] ?? NaN
+      if (Number.isNaN(value)) continue
+      units[listing] = value
+      unitsDay[listing] = capture.capturedOn
+      windowDays[listing] = capture.windowDays
     }
-    const known = listing as Listing
-    if (Number.isNaN(price[row]) || (day[row] as number) < (latest.get(known.key) ?? -Infinity)) continue
-    latest.set(known.key, day[row] as number)
-    known.priceE4 = price[row] as number
-    known.currency = read.text('currency', row) ?? known.currency
   }
+  return { units, unitsDay, windowDays, capturedOn }
 }
 
-function listingOf(read: RowReader, row: number, capture: Capture, byKey: Map<string, Listing>): Listing {
-  const market = read.text('market', row) ?? '?'
-  const id = read.text('id', row) ?? '?'
-  const key = listingKey(market, id)
-  let listing = byKey.get(key)
-  if (!listing) {
-    listing = {
-      key, market, id, title: null, store: null, priceE4: null, currency: null, deliveryE4: null, units: null, unitsDay: null,
-      windowDays: 30, unitsTotal: null, rating: null, reviews: null, listedOn: null, category: null, gtin: null, kind: null,
-      stock: null, tags: null, picture: null, source: capture.id, capturedOn: capture.capturedOn,
-    } // prettier-ignore
-    byKey.set(key, listing)
+/**
+ * Prices with their currency, in the order of time: a list of listings says them plainly, a sales file by its last day.
+ */
+function mergePrices(count: number, captures: readonly NumberedCapture[]): { price: Column; currency: Column } {
+  const values = new Float64Array(count).fill(NaN)
+  const codes = new Int32Array(count).fill(-1)
+  const words: string[] = []
+  const index = new Map<string, number>()
+  for (const { capture, rows, listings } of captures) {
+    const { table } = capture
+    const isSales = capture.kind === 'sales'
+    if (isSales && !table.columns.price) continue
+    const [prices, days, money] = [numbers(table, 'price'), numbers(table, 'day'), textColumn(table, 'currency')]
+    const recoded = recode(money.words, words, index)
+    const last = new Map<number, number>()
+    for (let run = 0; run < rows.length; run++) {
+      const listing = listings[run] as number
+      const first = rows[run] as number
+      const end = isSales ? (rows[run + 1] ?? table.rows) : first + 1
+      for (let row = first; row < end; row++) {
+        const known = !Number.isNaN(prices[row])
+        if (isSales && (!known || (days[row] as number) < (last.get(listing) ?? -Infinity))) continue
+        if (isSales) last.set(listing, days[row] as number)
+        if (known) values[listing] = prices[row] as number
+        const code = money.codes[row] as number
+        if (code >= 0) codes[listing] = recoded[code] as number
+      }
+    }
   }
-  listing.source = capture.id
-  listing.capturedOn = capture.capturedOn
-  return listing
+  return { price: { type: 'number', values }, currency: { type: 'text', codes, words } }
 }

@@ -1,6 +1,6 @@
 import { sumWindow, type UnitSeries } from '../demand'
 import type { Grade } from './grade'
-import type { Listing } from './merge-listings'
+import type { Listing } from './listing'
 
 export interface KnownUnits {
   units: number
@@ -19,5 +19,5 @@ export function unitsInWindow(listing: Listing, series: UnitSeries | null, end: 
   }
   if (listing.units === null || listing.unitsDay === null || end - listing.unitsDay > 45) return null
   if (listing.windowDays === 30) return { units: listing.units, grade: 'reported' }
-  return { units: (listing.units * 30) / listing.windowDays, grade: 'estimated' }
+  return { units: (listing.units * 30) / (listing.windowDays ?? 30), grade: 'estimated' }
 }

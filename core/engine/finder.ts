@@ -1,163 +1,173 @@
-import type { Item } from '../catalog'
-import { binOf, bins, measure, measures, strips } from './measures'
+import type { Catalog } from '../catalog'
+import { numbers, textColumn, type Table, type TextColumn } from '../tables'
+import { facets, facetValues, type FacetName } from './figures'
+import { binOf, bins, measure, strips } from './measures'
 import type { Answer, FacetCount, Query, Span } from './query'
+import { extraBit, Screen } from './screen'
+import { sortedPlaces } from './sorted-places'
+import { fold, TextSearch } from './text-search'
 
-/** Bits of the mask that say which limits a row fails: one a strip, then words, market, category, stage, kind and all other measures. */
-const bit = {
-  words: 1 << 16,
-  markets: 1 << 17,
-  categories: 1 << 18,
-  stages: 1 << 19,
-  kinds: 1 << 20,
-  others: 1 << 21,
-  hidden: 1 << 22,
-}
-
-/**
- * Answers queries over items. Each row keeps a mask of the limits it fails; when one limit moves only its bit is worked out
- * anew, and counts under 'all other limits' are read off the mask.
- */
+/** Answers queries over the figures of all items; what a query shares with the one before is not worked out again. */
 export class Finder {
-  readonly #items: readonly Item[]
-  readonly #columns: Map<string, Float64Array>
-  readonly #binned: Int8Array[]
+  readonly #figures: Table
+  readonly #itemOf: Int32Array
+  readonly #search: TextSearch
+  readonly #screen: Screen
+  readonly #facets: Record<FacetName, TextColumn>
   readonly #allBins: number[][]
-  readonly #haystacks: string[]
-  readonly #mask: Uint32Array
+  readonly #sorted = new Map<string, { places: Int32Array; known: number }>()
   #asked: Query | null = null
+  #hidden = ''
+  #walk: { order: Iterator<number>; found: number[] } | null = null
 
-  constructor(items: readonly Item[]) {
-    this.#items = items
-    this.#mask = new Uint32Array(items.length)
-    this.#columns = new Map(measures.map((m) => [m.name, Float64Array.from(items, (i) => m.of(i) ?? NaN)]))
-    this.#binned = strips.map((m) => Int8Array.from(this.column(m.name), (v) => binOf(m, v)))
-    this.#allBins = this.#binned.map((binned) => countBins(binned, () => true))
-    this.#haystacks = items.map((i) =>
-      fold([i.category ?? '', ...i.listings.map((l) => `${l.title} ${l.store ?? ''} ${l.tags ?? ''}`)].join(' ')),
+  constructor(catalog: Pick<Catalog, 'listings' | 'itemOf'>, figures: Table) {
+    this.#figures = figures
+    this.#itemOf = catalog.itemOf
+    this.#search = new TextSearch(catalog.listings, ['title', 'store', 'tags', 'category'])
+    this.#facets = Object.fromEntries(facets.map((f) => [f, textColumn(figures, f)])) as Record<FacetName, TextColumn>
+    this.#screen = new Screen(
+      figures.rows,
+      strips.map((m) => ({ values: numbers(figures, m.name), binOf: (v) => (Number.isNaN(v) ? bins : binOf(m, v)) })),
+      bins,
+      facets.map((f) => this.#facets[f].codes),
+      facets.map((f) => this.#facets[f].words.length),
     )
+    this.#allBins = this.#passing()
   }
 
-  column(name: string): Float64Array {
-    return this.#columns.get(name) ?? new Float64Array(this.#items.length).fill(NaN)
+  get rows(): number {
+    return this.#figures.rows
   }
 
-  /** @param hidden keys of items that are left out whatever the limits say: those that were dropped */
-  ask(query: Query, hidden: ReadonlySet<string> = new Set()): Answer {
-    this.#update(query)
-    this.#setBit(bit.hidden, (i) => hidden.size > 0 && hidden.has((this.#items[i] as Item).key))
-    const mask = this.#mask
-    const passing: number[] = []
-    for (let i = 0; i < mask.length; i++) if (mask[i] === 0) passing.push(i)
-    return {
-      total: mask.length,
-      matching: passing.length,
-      order: this.#sorted(passing, query),
-      strips: strips.map((m, s) => ({
-        measure: m.name,
-        all: this.#allBins[s] as number[],
-        passing: countBins(this.#binned[s] as Int8Array, (i) => ((mask[i] as number) & ~(1 << s)) === 0),
-        wouldReturn: count(mask, (f) => f === 1 << s),
-        unknown: count(mask, (f, i) => (f & ~(1 << s)) === 0 && this.#binned[s]?.[i] === -1),
-      })),
-      markets: this.#facet(bit.markets, (i) => i.markets),
-      categories: this.#facet(bit.categories, (i) => branches(i.category)),
-      stages: this.#facet(bit.stages, (i) => [i.stage]),
-      kinds: this.#facet(bit.kinds, (i) => [i.kind]),
+  /** Work that makes later answers quicker, in small parts; false when there is none left. */
+  *prepare(): Generator<void> {
+    for (let s = 0; s < strips.length; s++) {
+      this.#screen.prepare(s)
+      yield
     }
   }
 
-  #update(query: Query): void {
+  /** @param hidden items that are left out whatever the limits say: those that were dropped */
+  ask(query: Query, hidden: readonly number[] = []): Answer {
+    this.#narrow(query, hidden)
+    const { matching, returning, passing } = this.#screen.counts()
+    const width = bins + 1
+    const bars = this.#passing()
+    return {
+      total: this.rows,
+      matching,
+      strips: strips.map((m, s) => ({
+        measure: m.name,
+        all: this.#allBins[s] as number[],
+        passing: bars[s] as number[],
+        wouldReturn: returning[s] as number,
+        unknown: passing[s * width + bins] as number,
+      })),
+      markets: this.#facetCounts('markets'),
+      categories: this.#facetCounts('categories'),
+      stages: this.#facetCounts('stages'),
+      kinds: this.#facetCounts('kinds'),
+    }
+  }
+
+  /** Items that match the last query, in its order: those from place `from` on. */
+  places(from: number, count: number): Int32Array {
+    this.#walk ??= { order: this.#inOrder(this.#asked?.sort ?? { by: 'worth', descending: true }), found: [] }
+    const { order, found } = this.#walk
+    while (found.length < from + count) {
+      const next = order.next()
+      if (next.done) break
+      found.push(next.value)
+    }
+    return Int32Array.from(found.slice(from, from + count))
+  }
+
+  /** Unknown values last, whichever way it is sorted; equal ones in the order in which they were gathered. */
+  *#inOrder({ by, descending }: Query['sort']): Generator<number> {
+    const name = measure(by).name
+    let sorted = this.#sorted.get(name)
+    if (!sorted) this.#sorted.set(name, (sorted = sortedPlaces(numbers(this.#figures, name))))
+    const { places, known } = sorted
+    const { mask } = this.#screen
+    for (let i = 0; i < places.length; i++) {
+      const place = places[descending && i < known ? known - 1 - i : i] as number
+      if (mask[place] === 0) yield place
+    }
+  }
+
+  #narrow(query: Query, hidden: readonly number[]): void {
     const before = this.#asked
     const changed = (a: unknown, b: unknown) => before === null || JSON.stringify(a) !== JSON.stringify(b)
     strips.forEach((m, s) => {
       const span = query.limits[m.name] ?? null
-      if (changed(span, before?.limits[m.name] ?? null)) this.#setBit(1 << s, outside(this.column(m.name), span))
+      if (changed(span, before?.limits[m.name] ?? null)) this.#screen.setSpan(s, span && closed(span))
     })
-    const others = Object.entries(query.limits).filter(([name]) => !strips.some((m) => m.name === name))
-    const othersBefore = Object.entries(before?.limits ?? {}).filter(([name]) => !strips.some((m) => m.name === name))
-    if (changed(others, othersBefore)) {
-      const tests = others.map(([name, span]) => outside(this.column(name), span))
-      this.#setBit(bit.others, (i) => tests.some((test) => test(i)))
+    const others = otherLimits(query)
+    if (changed(others, before && otherLimits(before))) {
+      const tests = others.map(([name, span]) => ({ values: numbers(this.#figures, name), span: closed(span) }))
+      this.#screen.setFails(extraBit.others, (i) =>
+        tests.some(({ values, span }) => !((values[i] as number) >= span[0] && (values[i] as number) <= span[1])),
+      )
     }
-    if (changed(query.words, before?.words)) {
-      const words = fold(query.words)
-        .split(/\s+/)
-        .filter((w) => w !== '')
-      this.#setBit(bit.words, (i) => !words.every((w) => (this.#haystacks[i] as string).includes(w)))
+    if (changed(query.words, before?.words)) this.#narrowWords(query.words)
+    facets.forEach((f, at) => {
+      if (changed(query[f], before?.[f])) this.#screen.setAllowed(at, this.#allowed(f, query[f]))
+    })
+    const hide = hidden.join()
+    if (hide !== this.#hidden) {
+      const set = new Set(hidden)
+      this.#screen.setFails(extraBit.hidden, (i) => set.has(i))
     }
-    const set = (name: 'markets' | 'categories' | 'stages' | 'kinds', values: (i: Item) => string[]) => {
-      if (!changed(query[name], before?.[name])) return
-      const wanted = new Set(query[name])
-      this.#setBit(bit[name], (i) => wanted.size > 0 && !values(this.#items[i] as Item).some((v) => wanted.has(v)))
-    }
-    set('markets', (i) => i.markets)
-    set('categories', (i) => branches(i.category))
-    set('stages', (i) => [i.stage])
-    set('kinds', (i) => [i.kind])
+    this.#hidden = hide
     this.#asked = structuredClone(query)
+    this.#walk = null
   }
 
-  #setBit(which: number, fails: (i: number) => boolean): void {
-    const mask = this.#mask
-    for (let i = 0; i < mask.length; i++)
-      mask[i] = fails(i) ? (mask[i] as number) | which : (mask[i] as number) & ~which
+  /** Every word must stand somewhere in one of the item's listings, in any of their texts. */
+  #narrowWords(text: string): void {
+    const words = fold(text)
+      .split(/\s+/)
+      .filter((w) => w !== '')
+    if (words.length === 0) return this.#screen.setFails(extraBit.words, () => false)
+    const met = new Uint8Array(this.rows)
+    words.forEach((word, nth) => {
+      const hits = this.#search.rowsWith(word)
+      for (let l = 0; l < hits.length; l++) {
+        const item = this.#itemOf[l] as number
+        if (hits[l] === 1 && met[item] === nth) met[item] = nth + 1
+      }
+    })
+    this.#screen.setFails(extraBit.words, (i) => met[i] !== words.length)
   }
 
-  /** Unknown values last, whichever way it is sorted; ties by title, so that the order never jumps. */
-  #sorted(places: number[], { sort }: Query): Int32Array {
-    const column = this.column(measure(sort.by).name)
-    const sign = sort.descending ? -1 : 1
-    const title = (i: number) => (this.#items[i] as Item).title
-    return Int32Array.from(
-      places.sort((a, b) => {
-        const [x, y] = [column[a] as number, column[b] as number]
-        if (Number.isNaN(x) || Number.isNaN(y)) {
-          if (Number.isNaN(x) !== Number.isNaN(y)) return Number.isNaN(x) ? 1 : -1
-        } else if (x !== y) return sign * (x - y)
-        return title(a) < title(b) ? -1 : title(a) > title(b) ? 1 : a - b
-      }),
+  #allowed(facet: FacetName, wanted: readonly string[]): Uint8Array | null {
+    if (wanted.length === 0) return null
+    const { words } = this.#facets[facet]
+    return Uint8Array.from({ length: words.length }, (_, code) =>
+      facetValues(facet, words.at(code) ?? '').some((v) => wanted.includes(v)) ? 1 : 0,
     )
   }
 
-  #facet(which: number, values: (item: Item) => string[]): FacetCount[] {
+  #passing(): number[][] {
+    const { passing } = this.#screen.counts()
+    return strips.map((_, s) => [...passing.subarray(s * (bins + 1), s * (bins + 1) + bins)])
+  }
+
+  #facetCounts(facet: FacetName): FacetCount[] {
     const counts = new Map<string, number>()
-    this.#items.forEach((item, i) => {
-      const open = ((this.#mask[i] as number) & ~which) === 0
-      for (const v of values(item)) counts.set(v, (counts.get(v) ?? 0) + (open ? 1 : 0))
+    const { words } = this.#facets[facet]
+    const byCode = this.#screen.counts().facets[facets.indexOf(facet)] as Int32Array
+    byCode.forEach((n, code) => {
+      for (const v of facetValues(facet, words.at(code) ?? '')) counts.set(v, (counts.get(v) ?? 0) + n)
     })
     return [...counts].map(([value, n]) => ({ value, count: n })).sort((a, b) => (a.value < b.value ? -1 : 1))
   }
 }
 
-/** 'Garden / Birds' → ['Garden', 'Garden / Birds'] */
-export function branches(path: string | null): string[] {
-  if (path === null) return []
-  const parts = path.split(' / ')
-  return parts.map((_, i) => parts.slice(0, i + 1).join(' / '))
+function closed([low, high]: Span): [number, number] {
+  return [low ?? -Infinity, high ?? Infinity]
 }
 
-function outside(column: Float64Array, span: Span | null): (i: number) => boolean {
-  if (!span) return () => false
-  const [low, high] = [span[0] ?? -Infinity, span[1] ?? Infinity]
-  // An unknown value (NaN) is inside no span.
-  return (i) => !((column[i] as number) >= low && (column[i] as number) <= high)
-}
-
-function countBins(binned: Int8Array, test: (i: number) => boolean): number[] {
-  const counts = new Array<number>(bins).fill(0)
-  for (let i = 0; i < binned.length; i++) {
-    const b = binned[i] as number
-    if (b >= 0 && test(i)) counts[b] = (counts[b] as number) + 1
-  }
-  return counts
-}
-
-function count(mask: Uint32Array, test: (failed: number, i: number) => boolean): number {
-  let n = 0
-  for (let i = 0; i < mask.length; i++) if (test(mask[i] as number, i)) n++
-  return n
-}
-
-function fold(text: string): string {
-  return text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
+function otherLimits(query: Query): [string, Span][] {
+  return Object.entries(query.limits).filter(([name]) => !strips.some((m) => m.name === name))
 }

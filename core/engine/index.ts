@@ -1,5 +1,6 @@
 export * from './cuts'
-export { branches, Finder } from './finder'
+export { branches, makeFigures, renewFiguresInPlace } from './figures'
+export { Finder } from './finder'
 export * from './find-row'
 export * from './measures'
 export * from './query'

@@ -45,8 +45,6 @@ export interface StripAnswer {
 export interface Answer {
   total: number
   matching: number
-  /** places of the matching items in the asked order */
-  order: Int32Array
   strips: StripAnswer[]
   markets: FacetCount[]
   categories: FacetCount[]

@@ -1,26 +1,35 @@
 import { sameFrom, TitleIndex } from './title-index'
 import { signatureKey, titleSignature, type TitleSignature } from './title-signature'
 
-export interface ListingName {
-  title: string | null
-  gtin: string | null
+/** The listings to be joined, asked for one by one. */
+export interface ListingNames {
+  count: number
+  title: (listing: number) => string | null
+  gtin: (listing: number) => string | null
 }
 
 /**
  * Puts listings of the same goods together: by barcode, by titles that say the same, and by titles that are alike beyond
  * doubt. Two different barcodes are never joined, nor packs of different size.
  *
+ * @param onProgress hears the share done; it may take its time, which lets others work
  * @returns for each listing the number of its item, 0 upwards in order of first appearance
  */
-export function joinListings(listings: readonly ListingName[]): Int32Array {
-  const groups = new Groups(listings.map((l) => l.gtin))
+export async function joinListings(
+  { count, title, gtin }: ListingNames,
+  { onProgress = async () => {} }: { onProgress?: (done: number) => Promise<void> } = {},
+): Promise<Int32Array> {
+  const gtins = Array.from({ length: count }, (_, i) => gtin(i))
+  const groups = new Groups(gtins)
   const byKey = new Map<string, number>()
   const signatures: TitleSignature[] = []
   const firstOf: number[] = []
-  listings.forEach(({ title, gtin }, i) => {
-    const signature = titleSignature(title ?? '')
-    if (gtin !== null) groups.join(i, keep(byKey, `gtin ${gtin}`, i))
-    if (signature.words.length < 2) return
+  for (let i = 0; i < count; i++) {
+    if (i % 500 === 0) await onProgress((0.6 * i) / count)
+    const signature = titleSignature(title(i) ?? '')
+    const code = gtins[i] ?? null
+    if (code !== null) groups.join(i, keep(byKey, `gtin ${code}`, i))
+    if (signature.words.length < 2) continue
     const key = signatureKey(signature)
     const first = byKey.get(key)
     if (first !== undefined) groups.join(i, first)
@@ -29,8 +38,8 @@ export function joinListings(listings: readonly ListingName[]): Int32Array {
       signatures.push(signature)
       firstOf.push(i)
     }
-  })
-  joinAlike(groups, signatures, firstOf)
+  }
+  await joinAlike(groups, signatures, firstOf, (done) => onProgress(0.6 + 0.4 * done))
   return groups.numbered()
 }
 
@@ -45,7 +54,12 @@ function keep(map: Map<string, number>, key: string, i: number): number {
  * Joins titles that are alike beyond doubt. Only those that state the same sizes, colours and pack are compared, so each
  * such bunch is searched by itself, with words weighed over all titles.
  */
-function joinAlike(groups: Groups, signatures: TitleSignature[], firstOf: number[]): void {
+async function joinAlike(
+  groups: Groups,
+  signatures: TitleSignature[],
+  firstOf: number[],
+  onProgress: (done: number) => Promise<void>,
+): Promise<void> {
   const weights = new TitleIndex(signatures)
   const bunches = new Map<string, number[]>()
   signatures.forEach((s, i) => {
@@ -54,18 +68,21 @@ function joinAlike(groups: Groups, signatures: TitleSignature[], firstOf: number
     if (bunch) bunch.push(i)
     else bunches.set(figures, [i])
   })
+  let done = 0
   for (const bunch of bunches.values()) {
+    done += bunch.length
     if (bunch.length < 2) continue
     const index = new TitleIndex(
       bunch.map((i) => signatures[i] as TitleSignature),
       weights,
     )
-    bunch.forEach((i, place) => {
+    for (const [place, i] of bunch.entries()) {
+      if (place % 200 === 0) await onProgress((done - bunch.length + place) / signatures.length)
       for (const { at, likeness } of index.find(signatures[i] as TitleSignature, 6, sameFrom)) {
         if (at > place && likeness.verdict === 'same')
           groups.join(firstOf[i] as number, firstOf[bunch[at] as number] as number)
       }
-    })
+    }
   }
 }
 

@@ -52,7 +52,7 @@ export class TitleIndex {
   find(wanted: TitleSignature, most = 10, least = 0.35): Alike[] {
     const own = this.#total(wanted)
     const found: { at: number; words: number }[] = []
-    for (const [at, shared] of this.#sharing(wanted)) {
+    for (const [at, shared] of this.#sharing(wanted, own, least)) {
       const words = shared / (own + (this.#totals[at] as number) - shared)
       if (words >= least) found.push({ at, words })
     }
@@ -71,22 +71,37 @@ export class TitleIndex {
     return [...fitting, ...clashing].slice(0, most)
   }
 
-  /** Weight of the words shared with each title that shares any. */
-  #sharing(wanted: TitleSignature): Map<number, number> {
+  /**
+   * Weight of the words shared with each title that can reach `least`. Rarest words come first; once what is left of the
+   * title weighs less than that share, a title that shares none of the words so far cannot reach it any more, so only those
+   * already found are added to (prefix filtering: Chaudhuri, Ganti & Kaushik 2006; Bayardo, Ma & Srikant 2007).
+   */
+  #sharing(wanted: TitleSignature, own: number, least: number): Map<number, number> {
     const shared = new Map<number, number>()
     const byRarity = wanted.words
       .map((word) => ({ word, weight: this.weight(word) }))
       .sort((a, b) => b.weight - a.weight)
-    byRarity.forEach(({ word, weight }, rank) => {
+    let left = own
+    for (const { word, weight } of byRarity) {
       const places = this.#places.get(word) ?? []
-      // A word that a fifth of all titles have finds nobody on its own; it only adds to those already found.
-      const common = rank > 1 && places.length > this.#signatures.length / 5
-      for (const at of places) {
-        const before = shared.get(at)
-        if (before !== undefined || !common) shared.set(at, (before ?? 0) + weight)
-      }
-    })
+      if (left >= least * own - 1e-9) for (const at of places) shared.set(at, (shared.get(at) ?? 0) + weight)
+      else this.#addTo(shared, word, places, weight)
+      left -= weight
+    }
     return shared
+  }
+
+  /** Adds a word's weight to those found already, whichever is the shorter way. */
+  #addTo(shared: Map<number, number>, word: string, places: readonly number[], weight: number): void {
+    if (shared.size * 8 < places.length) {
+      for (const [at, before] of shared)
+        if ((this.#signatures[at] as TitleSignature).words.includes(word)) shared.set(at, before + weight)
+      return
+    }
+    for (const at of places) {
+      const before = shared.get(at)
+      if (before !== undefined) shared.set(at, before + weight)
+    }
   }
 
   #total(s: TitleSignature): number {

@@ -1,7 +1,8 @@
-import { numbers, TableBuilder, type RowRecord, type Table } from '../tables'
+import { TableBuilder, type RowRecord, type Table } from '../tables'
 import { isBlank, type Cell, type OpenedFile } from './opened-file'
 import type { Mapping } from './propose-mapping'
 import { rowReader, type ReadRow } from './read-record'
+import { RepeatFinder } from './repeat-finder'
 import { isNumeric, recordKind } from './record-kinds'
 
 export interface RejectedRow {
@@ -11,7 +12,10 @@ export interface RejectedRow {
 }
 
 export interface ImportResult {
+  /** all records, or those after the last segment that was handed over */
   table: Table
+  /** records in each segment, the last being `table` where it holds any */
+  segments: number[]
   /** rows of the file that became records */
   taken: number
   rejected: RejectedRow[]
@@ -29,13 +33,17 @@ export interface ImportOptions {
   onProgress?: (done: number, rows: number) => void
   /** lets other work of the thread in between batches, such as hearing that it is to stop */
   pause?: () => Promise<void>
+  /** Takes the records over piece by piece, so that a large file never stands in memory whole. Without it there is one table. */
+  onSegment?: (table: Table, segment: number) => Promise<void>
+  /** records in a segment, at least (default 50,000) */
+  segmentRows?: number
 }
 
 const kept = 20_000
 
 /**
  * Reads every row under the mapping into a typed table. Rows that cannot be taken come back with number and reason;
- * a record that repeats an earlier one to the letter is one of them.
+ * a row that repeats an earlier one to the letter is one of them.
  *
  * @throws Problem 'cancelled'
  */
@@ -44,13 +52,18 @@ export async function importRows(
   mapping: Mapping,
   options: ImportOptions = {},
 ): Promise<ImportResult> {
-  const kind = recordKind(mapping.kind)
+  const { signal, onProgress, pause, onSegment, segmentRows = 50_000 } = options
+  const specs = recordKind(mapping.kind).fields.map((f) => ({
+    name: f.name,
+    type: isNumeric(f.type) ? ('number' as const) : ('text' as const),
+  }))
   const read = rowReader(mapping)
-  const builder = new TableBuilder(
-    kind.fields.map((f) => ({ name: f.name, type: isNumeric(f.type) ? ('number' as const) : ('text' as const) })),
-  )
+  const repeats = new RepeatFinder(mapping.columns.flatMap((use, at) => (use.as === 'unused' ? [] : [at])))
+  const weeks = new WeekSense()
+  let builder = new TableBuilder(specs)
   const result: ImportResult = {
     table: { rows: 0, columns: {} },
+    segments: [],
     taken: 0,
     rejected: [],
     rejectedMore: 0,
@@ -58,80 +71,69 @@ export async function importRows(
     doubtsMore: 0,
     capturedOn: mapping.capturedOn,
   }
-  const seen = new Map<string, FirstSeen>()
-  for await (const { batch, done } of file.rows(options.signal)) {
+  for await (const { batch, done } of file.rows(signal)) {
     for (const { row, cells } of batch) {
-      const taken = read(cells)
-      const reason = taken.rejected ?? repeats(taken, row, builder, seen)
-      if (reason !== null || !taken.record) {
-        if (result.rejected.length < kept) result.rejected.push({ row, reason: reason ?? 'not read', cells })
+      const { record, days, rejected, doubts } = read(cells)
+      const before = record ? repeats.seen(row, cells) : null
+      if (before !== null || !record) {
+        const reason = before === null ? (rejected ?? 'not read') : `an exact repeat of row ${before}`
+        if (result.rejected.length < kept) result.rejected.push({ row, reason, cells })
         else result.rejectedMore++
         continue
       }
-      const lastDay = addRecords(builder, taken.record, taken.days)
-      if (mapping.kind === 'sales') result.capturedOn = Math.max(result.capturedOn, lastDay)
+      addRecords(builder, record, days, weeks)
       result.taken++
-      for (const doubt of taken.doubts) {
+      for (const doubt of doubts) {
         if (result.doubts.length < kept) result.doubts.push({ row, ...doubt })
         else result.doubtsMore++
       }
     }
-    options.onProgress?.(done, result.taken)
-    await options.pause?.()
+    if (onSegment && builder.rows >= segmentRows) {
+      await onSegment(builder.finish(), result.segments.length)
+      result.segments.push(builder.rows)
+      builder = new TableBuilder(specs)
+    }
+    onProgress?.(done, result.taken)
+    await pause?.()
   }
   result.table = builder.finish()
-  if (mapping.kind === 'sales' && isWeekly(numbers(result.table, 'day'))) result.capturedOn += 6
+  if (builder.rows > 0 || result.segments.length === 0) result.segments.push(builder.rows)
+  if (mapping.kind === 'sales') result.capturedOn = Math.max(result.capturedOn, weeks.last) + (weeks.weekly ? 6 : 0)
   return result
 }
 
 /** Rows that all lie whole weeks apart speak of weeks: their last day is six days after the last row's. */
-function isWeekly(days: Float64Array): boolean {
-  const first = days[0]
-  return first !== undefined && days.some((d) => d !== first) && days.every((d) => (d - first) % 7 === 0)
+class WeekSense {
+  last = -Infinity
+  #first: number | null = null
+  #differ = false
+  #even = true
+
+  add(day: number): void {
+    this.#first ??= day
+    if (day !== this.#first) this.#differ = true
+    if ((day - this.#first) % 7 !== 0) this.#even = false
+    if (day > this.last) this.last = day
+  }
+
+  get weekly(): boolean {
+    return this.#differ && this.#even
+  }
 }
 
-/** Adds a row's record, or one for each day of a wide row; returns its last day. */
-function addRecords(builder: TableBuilder, record: RowRecord, days: ReadRow['days']): number {
+/** Adds a row's record, or one for each day of a wide row. */
+function addRecords(builder: TableBuilder, record: RowRecord, days: ReadRow['days'], weeks: WeekSense): void {
   if (!days) {
     builder.add(record)
-    return typeof record.day === 'number' ? record.day : -Infinity
+    if (typeof record.day === 'number') weeks.add(record.day)
+    return
   }
-  let last = -Infinity
   for (const { day, units } of days) {
     record.day = day
     record.units = units
     builder.add(record)
-    last = Math.max(last, day)
+    weeks.add(day)
   }
-  return last
-}
-
-/** Where the records of a key first stood: row of the file, row of the table, and how many there were. */
-interface FirstSeen {
-  row: number
-  at: number
-  records: number
-}
-
-/** The same key with the same values is a repeat; the same key with other values is a second record, and taken. */
-function repeats(
-  { record, days }: ReadRow,
-  row: number,
-  builder: TableBuilder,
-  seen: Map<string, FirstSeen>,
-): string | null {
-  if (!record) return null
-  const key = `${record.market ?? record.supplier}\u0001${record.id}\u0001${record.day ?? ''}`
-  const before = seen.get(key)
-  const records = days?.length ?? 1
-  if (!before) {
-    seen.set(key, { row, at: builder.rows, records })
-    return null
-  }
-  const same = days
-    ? before.records === records && days.every((d, i) => builder.holds(before.at + i, { ...record, ...d }))
-    : builder.holds(before.at, record)
-  return same ? `an exact repeat of row ${before.row}` : null
 }
 
 /** Rejected rows as a file that can be corrected and brought again: the file's own headings, with row and reason in front. */

@@ -2,6 +2,7 @@ import Papa from 'papaparse'
 import { Problem, stopIfCancelled } from '../problem'
 import type { Encoding } from './decode-text'
 import { findHeading } from './find-heading'
+import { splitRows } from './split-rows'
 import { isBlank, limits, type FileSource, type NumberedRow, type OpenedFile } from './opened-file'
 
 const delimiters = [',', ';', '\t', '|']
@@ -49,7 +50,9 @@ export function detectDelimiter(text: string): string {
 }
 
 function parse(text: string, delimiter: string, cut: boolean): { rows: string[][]; used: number } {
-  // Papa.Parser is what Papa's own streamers are built on; `ignoreLastRow` leaves a row that is not whole yet.
+  const split = splitRows(text, delimiter, newlineOf(text), !cut)
+  if (split) return split
+  // Irregular quoting is read as PapaParse reads it. Papa.Parser is what Papa's own streamers are built on; `ignoreLastRow` leaves a row that is not whole yet.
   const result = new Papa.Parser({ delimiter, newline: newlineOf(text), quoteChar: '"' }).parse(
     text,
     0,

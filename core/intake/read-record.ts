@@ -1,7 +1,8 @@
 import type { RowRecord } from '../tables'
 import type { Mapping } from './propose-mapping'
 import { isBlank, type Cell } from './opened-file'
-import { currencyInCell, readValue } from './read-value'
+import { cellReader } from './cell-reader'
+import { readValue } from './read-value'
 import { recordKind, type Field } from './record-kinds'
 import { tiersToText, type Tier } from './tiers'
 
@@ -22,25 +23,26 @@ export function rowReader(mapping: Mapping): (cells: readonly Cell[]) => ReadRow
   const byName = new Map(kind.fields.map((f) => [f.name, f]))
   const columns = mapping.columns.flatMap((use, at) => {
     const field = use.as === 'field' ? byName.get(use.field) : undefined
-    return field ? [{ at, field }] : []
+    return field ? [{ at, field, read: cellReader(field, mapping) }] : []
   })
   const tierColumns = mapping.columns.flatMap((use, at) => (use.as === 'tier' ? [{ at, from: use.from }] : []))
   const dayColumns = mapping.columns.flatMap((use, at) => (use.as === 'day' ? [{ at, day: use.day }] : []))
   const mapped = [...columns.map((c) => c.at), ...tierColumns.map((c) => c.at), ...dayColumns.map((c) => c.at)]
+  const wanted = wantedFields(kind.fields, dayColumns.length > 0)
 
   return (cells) => {
     const record: RowRecord = {}
     const doubts: ReadRow['doubts'] = []
     if (mapped.every((at) => isBlank(cells[at]))) return reject('no column that is used holds anything')
-    for (const { at, field } of columns) {
-      const { value, reason } = readValue(cells[at] ?? null, field.type, mapping)
+    for (const { at, field, read } of columns) {
+      const { value, reason, currency } = read(cells[at] ?? null)
       record[field.name] = value
-      if (reason !== undefined) doubts.push({ field: field.name, reason })
-      if (field.type === 'money' && value !== null) record.currency ??= currencyInCell(cells[at] ?? null)
+      if (reason !== null) doubts.push({ field: field.name, reason })
+      if (currency !== null) record.currency ??= currency
     }
     fillFromFile(record, mapping)
     readTiers(record, cells, tierColumns, mapping, doubts)
-    const lacking = lack(kind.fields, record, cells, columns, dayColumns.length > 0, doubts)
+    const lacking = lack(wanted, record, cells, columns, doubts)
     if (lacking) return reject(lacking)
     if (dayColumns.length === 0) return { record, days: null, rejected: null, doubts }
     return wide(record, cells, dayColumns, mapping, doubts)
@@ -79,21 +81,24 @@ function readTiers(
 
 const totalWord = /^\s*(?:grand )?(?:total|sum|totals|summe|gesamt)\b/i
 
+/** What a record cannot do without; in a wide sales row days and units are columns of their own. */
+function wantedFields(fields: readonly Field[], isWide: boolean): Field[] {
+  return fields.filter(
+    (f) => (f.required && !(isWide && (f.name === 'day' || f.name === 'units'))) || isOfferPrice(f, fields),
+  )
+}
+
 /** The first thing a row lacks that its kind cannot do without, in words. */
 function lack(
-  fields: readonly Field[],
+  wanted: readonly Field[],
   record: RowRecord,
   cells: readonly Cell[],
   columns: { at: number; field: Field }[],
-  isWide: boolean,
   doubts: ReadRow['doubts'],
 ): string | null {
   const has = (name: string) => record[name] !== null && record[name] !== undefined
   const total = has('id') ? undefined : cells.find((c) => typeof c === 'string' && totalWord.test(c))
   if (total !== undefined) return `a total line ('${String(total).trim()}'), not a record`
-  const wanted = fields.filter(
-    (f) => (f.required && !(isWide && (f.name === 'day' || f.name === 'units'))) || isOfferPrice(f, fields),
-  )
   for (const field of wanted) {
     if (has(field.name)) {
       if (field.type === 'money' && (record[field.name] as number) <= 0)

@@ -33,6 +33,7 @@ export const sentences = {
 
   'storage-full': 'The browser gives Sickle no more space. Remove an import from the ledger, or free disk space.',
   'storage-closed': 'The browser does not let Sickle keep data here (private window?). Open it in a normal window.',
+  'storage-newer': 'This workspace was last opened by a newer Sickle. Start that one; nothing was changed.',
   'demo-missing': 'The demo files are not served here. Start Sickle with `npm run demo`.',
 } as const
 

@@ -1,4 +1,4 @@
-import { findPackCount, TitleIndex, titleSignature, type Likeness, type TitleSignature } from '../goods'
+import { findPackCount, sameFrom, TitleIndex, titleSignature, type Likeness, type TitleSignature } from '../goods'
 import { tiersFromText, type Capture, type Tier } from '../intake'
 import { rowReader } from '../tables'
 
@@ -92,8 +92,8 @@ export class OfferFinder {
     }
   }
 
-  /** Candidates, surest first. */
-  find(signature: TitleSignature, gtin: string | null, most = 8): OfferMatch[] {
+  /** Candidates, surest first; with `sameOnly` those that are merely alike are not looked for. */
+  find(signature: TitleSignature, gtin: string | null, { most = 8, sameOnly = false } = {}): OfferMatch[] {
     const sure = (gtin === null ? [] : (this.#byGtin.get(gtin) ?? [])).map((offer): OfferMatch => ({
       offer,
       by: 'barcode',
@@ -101,13 +101,15 @@ export class OfferFinder {
       verdict: 'same',
     }))
     const known = new Set(sure.map((m) => m.offer.key))
-    const alike = this.#index.find(signature, most).flatMap(({ at, likeness }): OfferMatch[] => {
-      const offer = this.#offers[at] as Offer
-      if (known.has(offer.key)) return []
-      const otherGoods = gtin !== null && offer.gtin !== null && offer.gtin !== gtin && offer.pack === signature.pack
-      const verdict = otherGoods && likeness.verdict === 'same' ? 'similar' : likeness.verdict
-      return [{ offer, by: 'words', likeness, verdict }]
-    })
+    const alike = this.#index
+      .find(signature, most, sameOnly ? sameFrom : undefined)
+      .flatMap(({ at, likeness }): OfferMatch[] => {
+        const offer = this.#offers[at] as Offer
+        if (known.has(offer.key)) return []
+        const otherGoods = gtin !== null && offer.gtin !== null && offer.gtin !== gtin && offer.pack === signature.pack
+        const verdict = otherGoods && likeness.verdict === 'same' ? 'similar' : likeness.verdict
+        return [{ offer, by: 'words', likeness, verdict }]
+      })
     return [...sure, ...alike].slice(0, most)
   }
 }

@@ -1,3 +1,5 @@
 export * from './row-reader'
 export * from './table'
 export * from './table-builder'
+export * from './stored-column'
+export * from './word-list'

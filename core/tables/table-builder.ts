@@ -51,15 +51,6 @@ export class TableBuilder {
     return this
   }
 
-  /** Does an earlier row hold just what this record holds? */
-  holds(row: number, record: RowRecord): boolean {
-    return this.#parts.every(({ spec, codes, values, index }) => {
-      const value = record[spec.name] ?? null
-      if (spec.type === 'text') return codes[row] === (value === null ? -1 : (index.get(String(value)) ?? -2))
-      return Object.is(values[row], typeof value === 'number' ? value : NaN)
-    })
-  }
-
   /** The table; columns in which nothing is known are left out, readers take them as unknown. */
   finish(): Table {
     const columns: Record<string, Column> = {}

@@ -1,8 +1,10 @@
+import type { WordList } from './word-list'
+
 /** Text by dictionary: `codes[row]` points into `words`; -1 is unknown. */
 export interface TextColumn {
   type: 'text'
   codes: Int32Array
-  words: string[]
+  words: WordList
 }
 
 /** Numbers; NaN is unknown. Money is in E4, days are days since 1970, ratios are plain (0.25 = 25 %). */
@@ -37,7 +39,7 @@ export function numbers(table: Table, name: string): Float64Array {
 
 export function textAt(column: TextColumn, row: number): string | null {
   const code = column.codes[row] ?? -1
-  return code < 0 ? null : (column.words[code] ?? null)
+  return code < 0 ? null : (column.words.at(code) ?? null)
 }
 
 export function numberAt(values: Float64Array, row: number): number | null {

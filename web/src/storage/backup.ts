@@ -1,13 +1,13 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate'
 import { recordKinds } from '@sickle/core/intake'
 import { Problem } from '@sickle/core/problem'
-import type { Column } from '@sickle/core/tables'
+import { packWords, type StoredColumn, type WordBytes } from '@sickle/core/tables'
 import { guardWrite, type Database, type ImportEntry, type Rejects } from './database'
 import { documentNames } from './documents'
 
 /** A backup is a zip: documents and imports as JSON, columns as little-endian arrays, and a manifest with the SHA-256 of each. */
 const format = 'sickle-backup'
-const version = 1
+const version = 2
 /** The same workspace gives the same bytes: no clock in the file. */
 const mtime = new Date('1990-01-01T00:00:00Z')
 
@@ -19,7 +19,11 @@ interface Manifest {
 
 interface Content {
   documents: Map<string, unknown>
-  imports: { entry: ImportEntry; rejects: Rejects | null; columns: [string, Column][] }[]
+  imports: {
+    entry: ImportEntry
+    rejects: Rejects | null
+    columns: { segment: number; name: string; column: StoredColumn }[]
+  }[]
 }
 
 /** The whole workspace as one file. */
@@ -32,9 +36,9 @@ export async function writeBackup(db: Database): Promise<Uint8Array> {
   for (const entry of await db.getAll('imports')) {
     const rejects = (await db.get('rejects', entry.id)) ?? null
     files[`imports/${entry.id}.json`] = strToU8(JSON.stringify({ entry, rejects }))
-    for (const name of entry.columns) {
-      const column = await db.get('columns', [entry.id, name])
-      if (column) Object.assign(files, columnFiles(`columns/${entry.id}/${name}`, column))
+    for (const [id, segment, name] of await db.getAllKeys('columns', IDBKeyRange.bound([entry.id], [entry.id, []]))) {
+      const column = await db.get('columns', [id, segment, name])
+      if (column) Object.assign(files, columnFiles(`columns/${id}/${segment}/${name}`, column))
     }
   }
   const entries: Record<string, string> = {}
@@ -61,7 +65,8 @@ export async function restoreBackup(db: Database, bytes: Uint8Array, file: strin
     for (const { entry, rejects, columns } of content.imports) {
       void tx.objectStore('imports').put(entry)
       if (rejects) void tx.objectStore('rejects').put(rejects, entry.id)
-      for (const [name, column] of columns) void tx.objectStore('columns').put(column, [entry.id, name])
+      for (const { segment, name, column } of columns)
+        void tx.objectStore('columns').put(column, [entry.id, segment, name])
     }
     await tx.done
   })
@@ -101,38 +106,72 @@ async function readBackup(bytes: Uint8Array, file: string): Promise<Content> {
   const imports = paths
     .filter((p) => p.startsWith('imports/'))
     .map((path) => {
-      const { entry, rejects } = json<{ entry: ImportEntry; rejects: Rejects | null }>(path)
-      const known =
-        typeof entry?.id === 'string' && recordKinds.some((k) => k.name === entry.kind) && Array.isArray(entry.columns)
-      if (!known) throw damaged(`${path} is no import`)
-      const columns = entry.columns.map((name): [string, Column] => {
-        const column = readColumn(files, `columns/${entry.id}/${name}`, entry.rows)
+      const { entry: stored, rejects } = json<{ entry: ImportEntry; rejects: Rejects | null }>(path)
+      const entry = upToDate(stored)
+      if (!entry) throw damaged(`${path} is no import`)
+      const columns = columnPaths(paths, entry.id).map(({ base, segment, name }) => {
+        const column = readColumn(files, base, entry.segments[segment] ?? -1)
         if (!column) throw damaged(`column ${name} of ${entry.file} does not fit`)
-        return [name, column]
+        return { segment, name, column }
       })
       return { entry, rejects, columns }
     })
   return { documents, imports }
 }
 
-function columnFiles(path: string, column: Column): Record<string, Uint8Array> {
-  if (column.type === 'number') return { [`${path}.f64`]: bytesOf(column.values) }
-  return { [`${path}.i32`]: bytesOf(column.codes), [`${path}.words.json`]: strToU8(JSON.stringify(column.words)) }
+/** An entry of the ledger as this version keeps it; null where it is none. Format 1 had every import in one segment. */
+function upToDate(stored: Partial<ImportEntry> & { columns?: string[] }): ImportEntry | null {
+  const { columns: old, ...entry } = stored ?? {}
+  if (typeof entry.id !== 'string' || !recordKinds.some((k) => k.name === entry.kind)) return null
+  const segments = entry.segments ?? (old ? [entry.rows] : null)
+  if (!Array.isArray(segments) || !segments.every((n) => Number.isInteger(n) && (n as number) >= 0)) return null
+  return { ...(entry as ImportEntry), segments: segments as number[] }
 }
 
-function readColumn(files: Record<string, Uint8Array>, path: string, rows: number): Column | null {
+/** The columns of an import: `columns/<import>/<segment>/<name>.<part>`; without a segment in format 1. */
+function columnPaths(paths: readonly string[], id: string): { base: string; segment: number; name: string }[] {
+  const bases = new Set(
+    paths.filter((p) => p.startsWith(`columns/${id}/`)).map((p) => p.replace(/\.(f64|i32|utf8|u32|words\.json)$/, '')),
+  )
+  return [...bases].map((base) => {
+    const [first = '', second] = base.slice(`columns/${id}/`.length).split('/')
+    return second === undefined ? { base, segment: 0, name: first } : { base, segment: Number(first), name: second }
+  })
+}
+
+function columnFiles(path: string, column: StoredColumn): Record<string, Uint8Array> {
+  if (column.type === 'number') return { [`${path}.f64`]: bytesOf(column.values) }
+  return {
+    [`${path}.i32`]: bytesOf(column.codes),
+    [`${path}.utf8`]: column.words.bytes,
+    [`${path}.u32`]: bytesOf(column.words.ends),
+  }
+}
+
+function readColumn(files: Record<string, Uint8Array>, path: string, rows: number): StoredColumn | null {
   const values = files[`${path}.f64`]
   if (values) return values.length === rows * 8 ? { type: 'number', values: new Float64Array(aligned(values)) } : null
   const codes = files[`${path}.i32`]
-  const words = files[`${path}.words.json`]
+  const words = readWords(files, path)
   if (!codes || !words || codes.length !== rows * 4) return null
-  const list = JSON.parse(strFromU8(words)) as unknown
   const column = new Int32Array(aligned(codes))
-  if (!Array.isArray(list) || column.some((c) => c < -1 || c >= list.length)) return null
-  return { type: 'text', codes: column, words: list.map(String) }
+  return column.some((c) => c < -1 || c >= words.ends.length) ? null : { type: 'text', codes: column, words }
 }
 
-function bytesOf(array: Int32Array | Float64Array): Uint8Array {
+function readWords(files: Record<string, Uint8Array>, path: string): WordBytes | null {
+  const old = files[`${path}.words.json`]
+  if (old) {
+    const list = JSON.parse(strFromU8(old)) as unknown
+    return Array.isArray(list) ? packWords(list.map(String)) : null
+  }
+  const [bytes, u32] = [files[`${path}.utf8`], files[`${path}.u32`]]
+  if (!bytes || !u32 || u32.length % 4 !== 0) return null
+  const ends = new Uint32Array(aligned(u32))
+  const rising = ends.every((end, i) => end >= (i === 0 ? 0 : (ends[i - 1] as number)))
+  return rising && (ends.at(-1) ?? 0) === bytes.length ? { bytes: bytes.slice(), ends } : null
+}
+
+function bytesOf(array: Int32Array | Uint32Array | Float64Array): Uint8Array {
   return new Uint8Array(array.buffer, array.byteOffset, array.byteLength)
 }
 

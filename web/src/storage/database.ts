@@ -1,8 +1,8 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb'
 import { Problem } from '@sickle/core/problem'
 import type { KindName, RejectedRow } from '@sickle/core/intake'
-import type { Column } from '@sickle/core/tables'
-import type { Snapshot } from './snapshot'
+import type { StoredColumn } from '@sickle/core/tables'
+import { migrate } from './migrations'
 
 /** One import in the ledger. */
 export interface ImportEntry {
@@ -23,7 +23,8 @@ export interface ImportEntry {
   /** when it was brought in, ms */
   importedAt: number
   fileBytes: number
-  columns: string[]
+  /** rows of each segment: a large import rests in several, each with columns of its own */
+  segments: number[]
   demo: boolean
 }
 
@@ -35,33 +36,47 @@ export interface Rejects {
   doubts: { row: number; field: string; reason: string }[]
 }
 
-interface Schema extends DBSchema {
+export interface Schema extends DBSchema {
   imports: { key: string; value: ImportEntry }
-  /** one record per import and column, so that a screen reads only what it shows */
-  columns: { key: [string, string]; value: Column }
+  /** by import, segment and name of the column, so that a screen reads only what it shows */
+  columns: { key: [string, number, string]; value: StoredColumn }
   rejects: { key: string; value: Rejects }
   documents: { key: string; value: unknown }
-  /** worked-out results that can always be made anew */
-  snapshots: { key: string; value: Snapshot }
+  /** worked-out results that can always be made anew, column by column */
+  snapshots: { key: string; value: unknown }
 }
 
 export type Database = IDBPDatabase<Schema>
-export const databaseVersion = 1
+export type Upgrade = IDBPTransaction<
+  Schema,
+  ('imports' | 'columns' | 'rejects' | 'documents' | 'snapshots')[],
+  'versionchange'
+>
+export const databaseVersion = 2
 
-/** Opens the workspace in this browser. @throws Problem 'storage-closed' */
-export async function openDatabase(name = 'sickle'): Promise<Database> {
+/**
+ * Opens the workspace in this browser, brought up from any earlier version of its form.
+ *
+ * @param onNewer called when another tab waits to bring the workspace up to a newer form: this one has to let go
+ * @throws Problem 'storage-closed', 'storage-newer'
+ */
+export async function openDatabase(name = 'sickle', onNewer: () => void = () => {}): Promise<Database> {
   try {
-    return await openDB<Schema>(name, databaseVersion, {
-      upgrade(db) {
-        db.createObjectStore('imports', { keyPath: 'id' })
-        db.createObjectStore('columns')
-        db.createObjectStore('rejects')
-        db.createObjectStore('documents')
-        db.createObjectStore('snapshots')
+    const db: Database = await openDB<Schema>(name, databaseVersion, {
+      upgrade(opened, from, _to, transaction) {
+        migrate(opened, from, transaction).catch(() => {
+          transaction.abort() // and the opening fails with it, the workspace left as it was
+        })
+      },
+      blocking() {
+        db.close()
+        onNewer()
       },
     })
+    return db
   } catch (cause) {
-    throw new Problem('storage-closed', {}, { cause })
+    const newer = cause instanceof DOMException && cause.name === 'VersionError'
+    throw new Problem(newer ? 'storage-newer' : 'storage-closed', {}, { cause })
   }
 }
 

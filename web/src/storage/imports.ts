@@ -1,13 +1,22 @@
 import type { Capture } from '@sickle/core/intake'
-import type { Column, Table } from '@sickle/core/tables'
+import { fromStored, toStored, type Table } from '@sickle/core/tables'
 import { guardWrite, type Database, type ImportEntry, type Rejects } from './database'
 
-/** Keeps a whole import, or nothing of it: one transaction. */
-export async function saveImport(db: Database, entry: ImportEntry, table: Table, rejects: Rejects): Promise<void> {
+const ofImport = (id: string) => IDBKeyRange.bound([id], [id, []])
+
+/** Keeps one segment of an import that is still running. It counts only once the ledger names the import. */
+export async function saveSegment(db: Database, id: string, segment: number, table: Table): Promise<void> {
   await guardWrite(async () => {
-    const tx = db.transaction(['imports', 'columns', 'rejects'], 'readwrite')
-    for (const [name, column] of Object.entries(table.columns))
-      void tx.objectStore('columns').put(column, [entry.id, name])
+    const tx = db.transaction('columns', 'readwrite')
+    for (const [name, column] of Object.entries(table.columns)) void tx.store.put(toStored(column), [id, segment, name])
+    await tx.done
+  })
+}
+
+/** Enters an import in the ledger, with what could not be taken: from now on it is there. */
+export async function enterImport(db: Database, entry: ImportEntry, rejects: Rejects): Promise<void> {
+  await guardWrite(async () => {
+    const tx = db.transaction(['imports', 'rejects'], 'readwrite')
     void tx.objectStore('rejects').put(rejects, entry.id)
     void tx.objectStore('imports').put(entry)
     await tx.done
@@ -16,21 +25,37 @@ export async function saveImport(db: Database, entry: ImportEntry, table: Table,
 
 export async function removeImport(db: Database, id: string): Promise<void> {
   const tx = db.transaction(['imports', 'columns', 'rejects'], 'readwrite')
-  void tx.objectStore('columns').delete(IDBKeyRange.bound([id], [id, []]))
+  void tx.objectStore('columns').delete(ofImport(id))
   void tx.objectStore('rejects').delete(id)
   void tx.objectStore('imports').delete(id)
   await tx.done
 }
 
-/** The columns a catalogue is built from. */
-export async function loadCapture(db: Database, entry: ImportEntry): Promise<Capture> {
-  const tx = db.transaction('columns')
-  const loaded = await Promise.all(
-    entry.columns.map(async (name) => [name, await tx.store.get([entry.id, name])] as const),
+/** Clears away the segments of imports that never came to their end: the tab was closed, or the machine stopped. */
+export async function sweepUnfinished(db: Database): Promise<void> {
+  const tx = db.transaction(['imports', 'columns'], 'readwrite')
+  const known = new Set(await tx.objectStore('imports').getAllKeys())
+  for (let cursor = await tx.objectStore('columns').openKeyCursor(); cursor;) {
+    const [id] = cursor.key
+    if (!known.has(id)) void tx.objectStore('columns').delete(ofImport(id))
+    cursor = await cursor.continue([id, Infinity, ''])
+  }
+  await tx.done
+}
+
+/** An import as it rests, each segment a capture of its own. */
+export async function loadCaptures(db: Database, entry: ImportEntry): Promise<Capture[]> {
+  const { id, kind, capturedOn, windowDays, segments } = entry
+  return Promise.all(
+    segments.map(async (rows, segment) => {
+      const range = IDBKeyRange.bound([id, segment], [id, segment, []])
+      const tx = db.transaction('columns')
+      const [keys, columns] = await Promise.all([tx.store.getAllKeys(range), tx.store.getAll(range)])
+      const named = keys.map((key, i) => [key[2], columns[i]] as const)
+      const table = Object.fromEntries(named.flatMap(([name, column]) => (column ? [[name, fromStored(column)]] : [])))
+      return { id, kind, capturedOn, windowDays, table: { rows, columns: table } }
+    }),
   )
-  const columns = Object.fromEntries(loaded.filter((c): c is [string, Column] => c[1] !== undefined))
-  const { id, kind, capturedOn, windowDays, rows } = entry
-  return { id, kind, capturedOn, windowDays, table: { rows, columns } }
 }
 
 export async function listImports(db: Database): Promise<ImportEntry[]> {

@@ -1,11 +1,21 @@
 import type { Catalog, Corrections, SellerRules } from '@sickle/core/catalog'
+import { fromStored, toStored, type StoredColumn, type Table } from '@sickle/core/tables'
 import type { Database, ImportEntry } from './database'
 
 /** What was worked out last, so that reopening does not work it out again. It is no part of the workspace: it can always be made anew. */
-export interface Snapshot {
-  print: string
+export interface Worked {
   catalog: Catalog
+  figures: Table
 }
+
+interface Head {
+  print: string
+  tables: Record<TableName, { rows: number; columns: string[] }>
+  catalog: Omit<Catalog, 'listings' | 'life'>
+}
+
+const tableNames = ['listings', 'life', 'figures'] as const
+type TableName = (typeof tableNames)[number]
 
 declare const __BUILD__: string
 
@@ -15,16 +25,41 @@ export function snapshotPrint(entries: readonly ImportEntry[], rules: SellerRule
   return JSON.stringify([build, entries.map((e) => e.id), rules, corrections])
 }
 
-/** The catalogue of a former session, if it was worked out from the very same. */
-export async function readSnapshot(db: Database, print: string): Promise<Catalog | null> {
-  const snapshot = await db.get('snapshots', 'catalog')
-  return snapshot?.print === print ? snapshot.catalog : null
+/** What a former session worked out, if it was from the very same. */
+export async function readSnapshot(db: Database, print: string): Promise<Worked | null> {
+  const tx = db.transaction('snapshots')
+  const head = (await tx.store.get('head')) as Head | undefined
+  if (head?.print !== print) return null
+  const read = async (table: TableName): Promise<Table> => {
+    const { rows, columns } = head.tables[table]
+    const stored = await Promise.all(columns.map((name) => tx.store.get(`${table}/${name}`)))
+    return {
+      rows,
+      columns: Object.fromEntries(columns.map((name, i) => [name, fromStored(stored[i] as StoredColumn)])),
+    }
+  }
+  const [listings, life, figures] = await Promise.all(tableNames.map(read))
+  return { catalog: { ...head.catalog, listings, life } as Catalog, figures: figures as Table }
 }
 
-/** Keeps a catalogue. Where there is no room for it, it is done without. */
-export async function writeSnapshot(db: Database, print: string, catalog: Catalog): Promise<void> {
+/** Keeps what was worked out. Where there is no room for it, it is done without. */
+export async function writeSnapshot(db: Database, print: string, { catalog, figures }: Worked): Promise<void> {
+  const { listings, life, ...rest } = catalog
+  const tables = { listings, life, figures }
+  const shape = ({ rows, columns }: Table) => ({ rows, columns: Object.keys(columns) })
+  const head: Head = {
+    print,
+    catalog: rest,
+    tables: { listings: shape(listings), life: shape(life), figures: shape(figures) },
+  }
   try {
-    await db.put('snapshots', { print, catalog }, 'catalog')
+    const tx = db.transaction('snapshots', 'readwrite')
+    void tx.store.clear()
+    void tx.store.put(head, 'head')
+    for (const table of tableNames)
+      for (const [name, column] of Object.entries(tables[table].columns))
+        void tx.store.put(toStored(column), `${table}/${name}`)
+    await tx.done
   } catch (error) {
     if ((error as Error).name !== 'QuotaExceededError') throw error
     await db.clear('snapshots')

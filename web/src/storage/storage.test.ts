@@ -1,10 +1,11 @@
 import { strToU8, unzipSync, zipSync } from 'fflate'
-import { noCorrections, plainRules } from '@sickle/core/catalog'
-import { TableBuilder } from '@sickle/core/tables'
+import { buildCatalog, ItemMaker, noCorrections, plainRules } from '@sickle/core/catalog'
+import { makeFigures } from '@sickle/core/engine'
+import { TableBuilder, type Table } from '@sickle/core/tables'
 import { restoreBackup, writeBackup } from './backup'
 import { openDatabase, type Database, type ImportEntry } from './database'
 import { readDocument, writeDocument } from './documents'
-import { listImports, loadCapture, removeImport, saveImport } from './imports'
+import { enterImport, listImports, loadCaptures, removeImport, saveSegment, sweepUnfinished } from './imports'
 import { readSnapshot, snapshotPrint, writeSnapshot } from './snapshot'
 
 let db: Database
@@ -35,7 +36,7 @@ const entry = (id: string): ImportEntry => ({
   windowDays: 30,
   importedAt: 5,
   fileBytes: 99,
-  columns: ['title', 'price'],
+  segments: [3],
   demo: false,
 })
 const rejects = {
@@ -44,6 +45,10 @@ const rejects = {
   more: 0,
   doubts: [],
 }
+async function keep(d: Database, id: string): Promise<void> {
+  await saveSegment(d, id, 0, table)
+  await enterImport(d, entry(id), rejects)
+}
 const all = async (d: Database) => ({
   imports: await d.getAll('imports'),
   columns: await d.getAll('columns'),
@@ -51,20 +56,40 @@ const all = async (d: Database) => ({
   documents: await d.getAll('documents'),
 })
 
-test('an import is kept column by column and comes back as it was; removed, nothing of it is left', async () => {
-  await saveImport(db, entry('a'), table, rejects)
-  expect(await loadCapture(db, entry('a'))).toEqual({
-    id: 'a',
-    kind: 'listings',
-    capturedOn: 20604,
-    windowDays: 30,
-    table,
-  })
-  await saveImport(db, entry('b'), table, rejects)
+/** Tables as plain texts and numbers, however their words are kept. */
+const plainTable = ({ rows, columns }: Table) => ({
+  rows,
+  columns: Object.fromEntries(
+    Object.entries(columns).map(([name, c]) => [
+      name,
+      c.type === 'text' ? Array.from(c.codes, (code) => c.words.at(code) ?? null) : [...c.values],
+    ]),
+  ),
+})
+
+test('an import is kept segment by segment and column by column and comes back as it was; removed, nothing of it is left', async () => {
+  await saveSegment(db, 'a', 0, table)
+  await saveSegment(db, 'a', 1, table)
+  await enterImport(db, { ...entry('a'), rows: 6, segments: [3, 3] }, rejects)
+  const captures = await loadCaptures(db, { ...entry('a'), rows: 6, segments: [3, 3] })
+  expect(captures).toMatchObject([{ id: 'a', kind: 'listings', capturedOn: 20604, windowDays: 30 }, { id: 'a' }])
+  for (const capture of captures)
+    expect(plainTable(capture.table)).toEqual({
+      rows: 3,
+      columns: { title: ['Bird bath', null, 'Bird bath'], price: [120_000, NaN, -0.5] },
+    })
+  await keep(db, 'b')
   await removeImport(db, 'a')
   expect((await listImports(db)).map((e) => e.id)).toEqual(['b'])
   expect(await db.count('columns')).toBe(2)
   expect(await db.count('rejects')).toBe(1)
+})
+
+test('segments of an import that never ended are swept away, others stay', async () => {
+  await keep(db, 'b')
+  for (const id of ['a', 'c']) for (const n of [0, 1]) await saveSegment(db, id, n, table)
+  await sweepUnfinished(db)
+  expect((await db.getAllKeys('columns')).map(([id]) => id)).toEqual(['b', 'b'])
 })
 
 test('documents are plain data', async () => {
@@ -74,11 +99,11 @@ test('documents are plain data', async () => {
 })
 
 test('a backup goes out and back identical, to the byte', async () => {
-  await saveImport(db, entry('a'), table, rejects)
+  await keep(db, 'a')
   await writeDocument(db, 'sheaves', { open: 'first', sheaves: [] })
   const bytes = await writeBackup(db)
   const other = await openDatabase(`test-${n++}`)
-  await saveImport(other, entry('old'), table, rejects)
+  await keep(other, 'old')
   await restoreBackup(other, bytes, 'x.sickle')
   expect(await all(other)).toEqual(await all(db))
   expect(Buffer.from(await writeBackup(other)).equals(Buffer.from(bytes))).toBe(true)
@@ -86,7 +111,7 @@ test('a backup goes out and back identical, to the byte', async () => {
 })
 
 test('a damaged backup is refused with the reason, and nothing is changed', async () => {
-  await saveImport(db, entry('a'), table, rejects)
+  await keep(db, 'a')
   await writeDocument(db, 'cuts', [])
   const bytes = await writeBackup(db)
   const before = await all(db)
@@ -96,10 +121,10 @@ test('a damaged backup is refused with the reason, and nothing is changed', asyn
     [bytes.slice(0, 200), 'backup-damaged', /no zip, or cut off/],
     [new Uint8Array(0), 'backup-damaged', /no zip/],
     [without('manifest.json'), 'backup-damaged', /manifest.json is missing/],
-    [without('columns/a/price.f64'), 'backup-damaged', /price.f64 is missing/],
+    [without('columns/a/0/price.f64'), 'backup-damaged', /price.f64 is missing/],
     [zipSync({ ...files, 'documents/cuts.json': strToU8('[1]') }), 'backup-damaged', /cuts.json was changed/],
     [
-      zipSync({ 'manifest.json': strToU8('{"format":"sickle-backup","version":2,"entries":{}}') }),
+      zipSync({ 'manifest.json': strToU8('{"format":"sickle-backup","version":3,"entries":{}}') }),
       'backup-newer',
       /newer Sickle/,
     ],
@@ -115,7 +140,7 @@ test('a damaged backup is refused with the reason, and nothing is changed', asyn
 })
 
 test('every single flipped byte is either harmless padding or refused; none gets wrong data in', async () => {
-  await saveImport(db, entry('a'), table, rejects)
+  await keep(db, 'a')
   const bytes = await writeBackup(db)
   const before = await all(db)
   for (let i = 0; i < bytes.length; i += 7) {
@@ -127,10 +152,16 @@ test('every single flipped byte is either harmless padding or refused; none gets
 })
 
 test('a snapshot is taken up only where it was worked out from the very same', async () => {
-  const catalog = { items: [], offers: [], placeOf: new Map([['a', 1]]), listings: 7 }
-  const print = snapshotPrint([entry('a')], plainRules('EUR'), noCorrections)
-  await writeSnapshot(db, print, catalog)
-  expect(await readSnapshot(db, print)).toEqual(catalog)
-  expect(await readSnapshot(db, snapshotPrint([entry('b')], plainRules('EUR'), noCorrections))).toBeNull()
+  await keep(db, 'a')
+  const catalog = await buildCatalog(await loadCaptures(db, entry('a')))
+  const rules = plainRules('EUR')
+  const figures = await makeFigures(new ItemMaker(catalog, rules, noCorrections))
+  const print = snapshotPrint([entry('a')], rules, noCorrections)
+  await writeSnapshot(db, print, { catalog, figures })
+  const read = await readSnapshot(db, print)
+  expect(read && plainTable(read.figures)).toEqual(plainTable(figures))
+  expect(read && plainTable(read.catalog.listings)).toEqual(plainTable(catalog.listings))
+  expect(read?.catalog.members).toEqual(catalog.members)
+  expect(await readSnapshot(db, snapshotPrint([entry('b')], rules, noCorrections))).toBeNull()
   expect(await readSnapshot(db, snapshotPrint([entry('a')], plainRules('USD'), noCorrections))).toBeNull()
 })

@@ -1,80 +1,133 @@
-import {
-  buildCatalog,
-  repriceCatalog,
-  type Catalog,
-  type Corrections,
-  type Item,
-  type SellerRules,
-} from '@sickle/core/catalog'
-import { findRow, Finder, type Query } from '@sickle/core/engine'
+import { buildCatalog, ItemMaker, type Corrections, type Item, type SellerRules } from '@sickle/core/catalog'
+import { Finder, findRow, makeFigures, renewFiguresInPlace, type Query } from '@sickle/core/engine'
 import type { Capture } from '@sickle/core/intake'
+import type { Table } from '@sickle/core/tables'
 import { openDatabase } from '../storage/database'
-import { listImports, loadCapture } from '../storage/imports'
+import { listImports, loadCaptures } from '../storage/imports'
 import { readSnapshot, snapshotPrint, writeSnapshot } from '../storage/snapshot'
 import { serve, type CallContext } from './channel'
+import { changedItems } from './changed-items'
 
-let captures = new Map<string, Capture>()
-let catalog: Catalog = { items: [], offers: [], placeOf: new Map(), listings: 0 }
-let finder = new Finder([])
-let order: Int32Array = new Int32Array(0)
+/** What is worked out, and can be asked. */
+interface Bench {
+  maker: ItemMaker
+  figures: Table
+  finder: Finder
+}
 
-function take(next: Catalog) {
-  catalog = next
-  finder = new Finder(catalog.items)
-  const markets = [...new Set(catalog.items.flatMap((i) => i.markets))].sort()
-  return { items: catalog.items.length, listings: catalog.listings, offers: catalog.offers.length, markets }
+let captures = new Map<string, Capture[]>()
+let bench: Bench | null = null
+
+const pause = () => new Promise<void>((resolve) => setTimeout(resolve))
+
+function take(maker: ItemMaker, figures: Table) {
+  bench = { maker, figures, finder: new Finder(maker.catalog, figures) }
+  prepareLater(bench.finder)
+  const { listings, windowEnds, offers } = maker.catalog
+  return {
+    items: maker.count,
+    listings: listings.rows,
+    offers: offers.length,
+    markets: Object.keys(windowEnds).sort(),
+  }
+}
+
+/** Readies the finder for quick moves while nothing is asked. */
+function prepareLater(finder: Finder): void {
+  const work = finder.prepare()
+  const step = () => {
+    if (bench?.finder === finder && !work.next().done) setTimeout(step, 30)
+  }
+  setTimeout(step, 300)
 }
 
 function rowsAt(from: number, count: number) {
-  return [...order.subarray(from, from + count)].map((at) => findRow(catalog.items[at] as Item))
+  if (!bench) return []
+  const { maker, finder } = bench
+  return [...finder.places(from, count)].map((at) => findRow(maker.at(at, false)))
 }
 
 function itemOf(key: string): Item | null {
-  const place = catalog.placeOf.get(key)
-  return place === undefined ? null : (catalog.items[place] ?? null)
+  const place = bench?.maker.find(key) ?? null
+  return place === null || !bench ? null : bench.maker.at(place)
+}
+
+function placesOf(keys: readonly string[]): number[] {
+  return keys.flatMap((key) => bench?.maker.find(key) ?? [])
 }
 
 let writing: ReturnType<typeof setTimeout> | undefined
 
-/** Keeps the newest catalogue once changes rest. */
-function keepLater(print: string, built: Catalog): void {
+/** Keeps what was worked out once changes rest. */
+function keepLater(print: string): void {
   clearTimeout(writing)
   writing = setTimeout(() => {
-    void openDatabase().then((db) => writeSnapshot(db, print, built).finally(() => db.close()))
+    if (!bench) return
+    const { maker, figures } = bench
+    void openDatabase().then((db) =>
+      writeSnapshot(db, print, { catalog: maker.catalog, figures }).finally(() => db.close()),
+    )
   }, 1500)
 }
 
 const methods = {
   /** Reads what is new at rest, forgets what was removed, and works everything out, or takes up what was worked out last. */
-  async load({ progress }: CallContext, rules: SellerRules, corrections: Corrections) {
+  async load({ progress, signal }: CallContext, rules: SellerRules, corrections: Corrections) {
     const db = await openDatabase()
-    const entries = await listImports(db)
-    const print = snapshotPrint(entries, rules, corrections)
-    const kept = catalog.items.length === 0 ? await readSnapshot(db, print) : null
-    if (!kept) {
-      const next = new Map<string, Capture>()
-      for (const entry of entries) next.set(entry.id, captures.get(entry.id) ?? (await loadCapture(db, entry)))
+    try {
+      const entries = await listImports(db)
+      const print = snapshotPrint(entries, rules, corrections)
+      const kept = bench ? null : await readSnapshot(db, print)
+      if (kept) return take(new ItemMaker(kept.catalog, rules, corrections), kept.figures)
+      const next = new Map<string, Capture[]>()
+      for (const entry of entries) next.set(entry.id, captures.get(entry.id) ?? (await loadCaptures(db, entry)))
       captures = next
+      const part = (from: number, share: number) => ({
+        signal,
+        pause,
+        onProgress: (done: number) => progress(from + share * done),
+      })
+      const maker = new ItemMaker(await buildCatalog([...captures.values()].flat(), part(0, 0.6)), rules, corrections)
+      const figures = await makeFigures(maker, part(0.6, 0.4))
+      keepLater(print)
+      return take(maker, figures)
+    } finally {
+      db.close()
     }
-    db.close()
-    const built = kept ?? buildCatalog([...captures.values()], rules, corrections, { onProgress: progress })
-    if (!kept) keepLater(print, built)
-    return take(built)
   },
 
-  /** Works out only what depends on rules and corrections. */
-  async reprice(_: CallContext, rules: SellerRules, corrections: Corrections) {
-    const built = repriceCatalog(catalog, rules, corrections)
+  /** Works out only what depends on rules and corrections; after a correction only the items it touches. */
+  async reprice({ progress, signal }: CallContext, rules: SellerRules, corrections: Corrections) {
     const db = await openDatabase()
-    keepLater(snapshotPrint(await listImports(db), rules, corrections), built)
+    const print = snapshotPrint(await listImports(db), rules, corrections)
     db.close()
-    return take(built)
+    if (!bench) throw new Error('nothing is loaded yet')
+    const { maker: before, figures } = bench
+    const maker = new ItemMaker(before.catalog, rules, corrections)
+    const changed = changedItems(before, maker)
+    const copy: Table = {
+      rows: figures.rows,
+      columns: Object.fromEntries(
+        Object.entries(figures.columns).map(([name, c]) => [
+          name,
+          c.type === 'number' ? { ...c, values: c.values.slice() } : c,
+        ]),
+      ),
+    }
+    const every = { *[Symbol.iterator]() { for (let i = 0; i < maker.count; i++) yield i } } // prettier-ignore
+    await renewFiguresInPlace(copy, maker, changed ?? every, {
+      signal,
+      pause,
+      onProgress: progress,
+      of: changed?.length ?? maker.count,
+    })
+    keepLater(print)
+    return take(maker, copy)
   },
 
   ask(_: CallContext, query: Query, hidden: string[], from: number, count: number) {
-    const { order: found, ...answer } = finder.ask(query, new Set(hidden))
-    order = found
-    return { ...answer, from, rows: rowsAt(from, count) }
+    if (!bench) throw new Error('nothing is loaded yet')
+    return { ...bench.finder.ask(query, placesOf(hidden)), from, rows: rowsAt(from, count) }
   },
 
   /** More rows of the last answer. */
@@ -82,8 +135,10 @@ const methods = {
 
   /** How many items each Cut would leave. */
   counts(_: CallContext, queries: Query[], hidden: string[]) {
-    const counter = new Finder(catalog.items)
-    return queries.map((q) => counter.ask(q, new Set(hidden)).matching)
+    if (!bench) return queries.map(() => 0)
+    const counter = new Finder(bench.maker.catalog, bench.figures)
+    const places = placesOf(hidden)
+    return queries.map((q) => counter.ask(q, places).matching)
   },
 
   item: (_: CallContext, key: string) => itemOf(key),

@@ -2,7 +2,7 @@ import { importRows, openFile, proposeMapping, previewRows, type Mapping, type O
 import { restoreBackup, writeBackup } from '../storage/backup'
 import { stopIfCancelled } from '@sickle/core/problem'
 import { openDatabase, type ImportEntry } from '../storage/database'
-import { saveImport } from '../storage/imports'
+import { enterImport, removeImport, saveSegment } from '../storage/imports'
 import { serve, type CallContext } from './channel'
 
 /** An opened file as the page sees it: no rows but the first. */
@@ -51,38 +51,51 @@ const methods = {
     about: { id: string; now: number; demo: boolean },
   ) {
     const o = await open(file, sheet)
-    const result = await importRows(o, mapping, { signal, pause, onProgress: (done, rows) => progress({ done, rows }) })
-    stopIfCancelled(signal)
-    const entry: ImportEntry = {
-      id: about.id,
-      file: file.name,
-      kind: mapping.kind,
-      from: mapping.kind === 'offers' ? mapping.supplier : mapping.market,
-      rows: result.table.rows,
-      taken: result.taken,
-      rejected: result.rejected.length + result.rejectedMore,
-      doubts: result.doubts.length + result.doubtsMore,
-      capturedOn: result.capturedOn,
-      windowDays: mapping.windowDays,
-      importedAt: about.now,
-      fileBytes: file.size,
-      columns: Object.keys(result.table.columns),
-      demo: about.demo,
-    }
-    if (result.taken > 0) {
-      const db = await openDatabase()
-      await saveImport(db, entry, result.table, {
-        headings: o.headings,
-        rejected: result.rejected,
-        more: result.rejectedMore,
-        doubts: result.doubts,
+    const db = await openDatabase()
+    try {
+      const result = await importRows(o, mapping, {
+        signal,
+        pause,
+        onProgress: (done, rows) => progress({ done, rows }),
+        onSegment: (table, segment) => saveSegment(db, about.id, segment, table),
       })
+      stopIfCancelled(signal)
+      const entry: ImportEntry = {
+        id: about.id,
+        file: file.name,
+        kind: mapping.kind,
+        from: mapping.kind === 'offers' ? mapping.supplier : mapping.market,
+        rows: result.segments.reduce((a, b) => a + b, 0),
+        taken: result.taken,
+        rejected: result.rejected.length + result.rejectedMore,
+        doubts: result.doubts.length + result.doubtsMore,
+        capturedOn: result.capturedOn,
+        windowDays: mapping.windowDays,
+        importedAt: about.now,
+        fileBytes: file.size,
+        segments: result.segments,
+        demo: about.demo,
+      }
+      if (result.taken > 0) {
+        if (result.table.rows > 0) await saveSegment(db, about.id, result.segments.length - 1, result.table)
+        await enterImport(db, entry, {
+          headings: o.headings,
+          rejected: result.rejected,
+          more: result.rejectedMore,
+          doubts: result.doubts,
+        })
+      }
+      last = null
+      return {
+        entry,
+        rejects: { headings: o.headings, rejected: result.rejected.slice(0, 500), doubts: result.doubts.slice(0, 200) },
+      }
+    } catch (error) {
+      // Nothing of an import that failed or was stopped is left behind.
+      await removeImport(db, about.id)
+      throw error
+    } finally {
       db.close()
-    }
-    last = null
-    return {
-      entry,
-      rejects: { headings: o.headings, rejected: result.rejected.slice(0, 500), doubts: result.doubts.slice(0, 200) },
     }
   },
 

@@ -1,0 +1,115 @@
+import { joinListings } from '../goods'
+import type { Capture } from '../intake'
+import { stopIfCancelled } from '../problem'
+import { mergeOffers, type Offer } from '../supply'
+import type { Table } from '../tables'
+import { LifeTable } from './life-table'
+import { ListingReader } from './listing'
+import { mergeListings } from './merge-listings'
+import { numberListings } from './number-listings'
+import { salesBlock, seriesAt, type SalesBlock } from './sales-block'
+
+/** Everything gathered, as columns: listings, their sales, which of them are the same goods, and what suppliers offer. */
+export interface Catalog {
+  /** one row a listing */
+  listings: Table
+  sales: SalesBlock
+  /** listing → item */
+  itemOf: Int32Array
+  /** item → its listings: `members` from `starts[item]` up to `starts[item + 1]` */
+  starts: Int32Array
+  members: Int32Array
+  /** stage of life, one row an item */
+  life: Table
+  /** market → the last day its figures speak of: its windows end there */
+  windowEnds: Record<string, number>
+  offers: Offer[]
+}
+
+export interface WorkOptions {
+  signal?: AbortSignal
+  /** share done, 0–1 */
+  onProgress?: (done: number) => void
+  /** lets other work of the thread in */
+  pause?: () => Promise<void>
+}
+
+/** All that does not depend on the seller's rules. @throws Problem 'cancelled' */
+export async function buildCatalog(captures: readonly Capture[], options: WorkOptions = {}): Promise<Catalog> {
+  const step = stepper(options)
+  const { count, captures: numbered } = numberListings(captures)
+  await step(0.1)
+  const listings = mergeListings(count, numbered)
+  await step(0.2)
+  const sales = salesBlock(count, numbered)
+  await step(0.3)
+  const reader = new ListingReader(listings)
+  const itemOf = await joinListings(
+    { count, title: (i) => reader.title(i), gtin: (i) => reader.gtin(i) },
+    { onProgress: (done) => step(0.3 + 0.4 * done) },
+  )
+  const { starts, members } = membersOf(itemOf)
+  const life = new LifeTable()
+  for (let item = 0; item + 1 < starts.length; item++) {
+    if (item % 500 === 0) await step(0.7 + (0.3 * item) / starts.length)
+    const series = [...members.subarray(starts[item], starts[item + 1])].flatMap((l) => seriesAt(sales, l) ?? [])
+    life.add(series)
+  }
+  return {
+    listings,
+    sales,
+    itemOf,
+    starts,
+    members,
+    life: life.finish(),
+    windowEnds: windowEnds(reader, sales),
+    offers: mergeOffers(captures),
+  }
+}
+
+/** Reports progress, lets others in and hears of a stop, but at most every 40 ms. */
+export function stepper({ signal, onProgress, pause }: WorkOptions): (done: number) => Promise<void> {
+  let last = 0
+  return async (done) => {
+    const now = performance.now()
+    if (now - last < 40) return
+    last = now
+    onProgress?.(done)
+    await pause?.()
+    stopIfCancelled(signal)
+  }
+}
+
+/** Listings by item, in their own order within each (a counting sort). */
+function membersOf(itemOf: Int32Array): { starts: Int32Array; members: Int32Array } {
+  let items = 0
+  for (const item of itemOf) items = Math.max(items, item + 1)
+  const starts = new Int32Array(items + 1)
+  for (const item of itemOf) starts[item + 1] = (starts[item + 1] as number) + 1
+  for (let i = 0; i < items; i++) starts[i + 1] = (starts[i + 1] as number) + (starts[i] as number)
+  const next = starts.slice()
+  const members = new Int32Array(itemOf.length)
+  for (let l = 0; l < itemOf.length; l++) {
+    const item = itemOf[l] as number
+    members[next[item] as number] = l
+    next[item] = (next[item] as number) + 1
+  }
+  return { starts, members }
+}
+
+function windowEnds(listings: ListingReader, sales: SalesBlock): Record<string, number> {
+  const ends: Record<string, number> = {}
+  for (let i = 0; i < listings.rows; i++) {
+    const s = sales.seriesOf[i] ?? -1
+    // Where a market has daily figures they say how far it is known; a list captured later does not add days.
+    const day =
+      s >= 0
+        ? (sales.start[s] as number) +
+          ((sales.from[s + 1] as number) - (sales.from[s] as number)) * (sales.stepDays[s] as number) -
+          1
+        : (listings.figure('unitsDay', i) ?? listings.figure('capturedOn', i) ?? 0)
+    const market = listings.market(i)
+    if (day > (ends[market] ?? -Infinity)) ends[market] = day
+  }
+  return ends
+}

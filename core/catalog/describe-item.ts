@@ -1,0 +1,148 @@
+import { addSeries, wilsonInterval, type StageOfLife, type UnitSeries } from '../demand'
+import { findPackCount } from '../goods'
+import { divideRounded, findRate, roundToMinor } from '../money'
+import { roomOf } from '../room'
+import { worstGrade } from './grade'
+import type { Item, MemberListing } from './item'
+import type { Listing } from './listing'
+import { goodsKind, type SellerRules } from './rules'
+import { unitsInWindow } from './units-in-window'
+
+/** A listing with its sales over time. */
+export interface KnownListing {
+  listing: Listing
+  series: UnitSeries | null
+}
+
+interface Context {
+  /** market → the last day its figures speak of */
+  windowEnds: Record<string, number>
+  life: StageOfLife | null
+  /** of which home currency and rates are used */
+  rules: SellerRules
+}
+
+/** Listings of the same goods as one item, not priced yet: no offers, no profit, no Worth. */
+export function describeItem(known: readonly KnownListing[], { windowEnds, life, rules }: Context): Item {
+  const endOf = (l: Listing) => windowEnds[l.market] ?? l.capturedOn
+  const group = known.map((k) => k.listing)
+  const rows = known.map((k) => memberOf(k, endOf(k.listing), rules))
+  const first = group[0] as Listing
+  const title = clearestTitle(rows.map((r) => r.title))
+  const counted = rows.filter((r) => r.units !== null)
+  const units = counted.length === 0 ? null : counted.reduce((sum, r) => sum + (r.units as number), 0)
+  const prices = rows.flatMap((r) => r.priceE4 ?? [])
+  const series = addSeries(rows.flatMap((r) => r.series ?? []))
+  const found = findPackCount(title)
+  const earning = counted.filter((r) => r.priceE4 !== null)
+  return {
+    key: first.key,
+    title,
+    kind: goodsKind(firstKnown(group, 'kind')),
+    category: firstKnown(group, 'category'),
+    gtin: firstKnown(group, 'gtin'),
+    picture: firstKnown(group, 'picture'),
+    pack: found?.count ?? 1,
+    packFrom: found?.from ?? null,
+    listings: rows,
+    markets: [...new Set(rows.map((r) => r.market))].sort(),
+    sellers: new Set(rows.map((r) => `${r.market}/${r.store ?? r.key}`)).size,
+    priceLowE4: prices.length ? Math.min(...prices) : null,
+    priceHighE4: prices.length ? Math.max(...prices) : null,
+    windowEnd: Math.max(...group.map(endOf)),
+    units,
+    unitsGrade: counted.length ? worstGrade(counted.map((r) => r.grade as NonNullable<typeof r.grade>)) : null,
+    unitsKnown: counted.length,
+    revenueE4: earning.length
+      ? earning.reduce((sum, r) => sum + Math.round((r.units as number) * (r.priceE4 as number)), 0)
+      : null,
+    sellThrough: wilsonInterval(counted.filter((r) => (r.units as number) > 0).length, counted.length),
+    unitsPerListing: units === null ? null : units / counted.length,
+    ...ratingOf(rows),
+    series,
+    life,
+    stage: life?.stage ?? 'Unclear',
+    room: roomOf(salesBySeller(rows)),
+    offers: [],
+    offer: null,
+    offerPack: 1,
+    landedE4: null,
+    profits: [],
+    best: null,
+    worth: { value: null, coverage: 0, failed: [], parts: [] },
+  }
+}
+
+function memberOf({ listing: l, series }: KnownListing, end: number, rules: SellerRules): MemberListing {
+  const rate = l.currency === null ? null : findRate(l.currency, rules.homeCurrency, rules.rates)
+  const home = (e4: number | null) =>
+    e4 === null || !rate ? null : roundToMinor(divideRounded(e4, Math.round(rate.rate * 1e8), 1e8), rules.homeCurrency)
+  const known = unitsInWindow(l, series, end)
+  const priceE4 = home(l.price)
+  const deliveryE4 = home(l.delivery)
+  return {
+    key: l.key,
+    market: l.market,
+    id: l.id,
+    title: l.title ?? l.id,
+    store: l.store,
+    priceE4,
+    deliveryE4,
+    deliveredE4: priceE4 === null ? null : priceE4 + (deliveryE4 ?? 0),
+    original: l.price === null || l.currency === null ? null : { priceE4: l.price, currency: l.currency },
+    units: known?.units ?? null,
+    grade: known?.grade ?? null,
+    rating: l.rating,
+    reviews: l.reviews,
+    listedOn: l.listedOn,
+    tags: l.tags,
+    series,
+    capturedOn: l.capturedOn,
+  }
+}
+
+function firstKnown(group: Listing[], name: 'kind' | 'category' | 'gtin' | 'picture'): string | null {
+  return group.find((l) => l[name] !== null)?.[name] ?? null
+}
+
+/** The most typical title: the one whose words most of the others have too; the shorter of equals. */
+function clearestTitle(titles: string[]): string {
+  const calm = titles.filter((t) => t !== t.toUpperCase())
+  const list = calm.length > 0 ? calm : titles
+  const split = list.map((t) => [...new Set(t.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [])])
+  const counts = new Map<string, number>()
+  for (const words of split) for (const w of words) counts.set(w, (counts.get(w) ?? 0) + 1)
+  const typical = (i: number) => mean((split[i] ?? []).map((w) => counts.get(w) as number))
+  return list.reduce(
+    (best, title, i) => (better(typical(i), title, typical(list.indexOf(best)), best) ? title : best),
+    list[0] ?? '',
+  )
+}
+
+function better(a: number, titleA: string, b: number, titleB: string): boolean {
+  return a > b + 1e-9 || (Math.abs(a - b) <= 1e-9 && titleA.length < titleB.length)
+}
+
+function mean(list: number[]): number {
+  return list.length === 0 ? 0 : list.reduce((x, y) => x + y, 0) / list.length
+}
+
+function ratingOf(rows: MemberListing[]): { rating: number | null; reviews: number | null } {
+  const rated = rows.filter((r) => r.rating !== null)
+  const weight = (r: MemberListing) => Math.max(1, r.reviews ?? 1)
+  const total = rated.reduce((sum, r) => sum + weight(r), 0)
+  const counted = rows.filter((r) => r.reviews !== null)
+  return {
+    rating: total === 0 ? null : rated.reduce((sum, r) => sum + (r.rating as number) * weight(r), 0) / total,
+    reviews: counted.length ? counted.reduce((sum, r) => sum + (r.reviews as number), 0) : null,
+  }
+}
+
+function salesBySeller(rows: MemberListing[]): number[] {
+  const sums = new Map<string, number>()
+  for (const r of rows) {
+    const seller = `${r.market}/${r.store ?? r.key}`
+    sums.set(seller, (sums.get(seller) ?? 0) + (r.units ?? 0))
+  }
+  return [...sums.values()]
+}

@@ -1,0 +1,63 @@
+import { titleSignature } from '../goods'
+import { OfferFinder } from '../supply'
+import type { Catalog } from './build-catalog'
+import { describeItem } from './describe-item'
+import { ListingIndex } from './find-listing'
+import type { Item } from './item'
+import { lifeAt } from './life-table'
+import { ListingReader } from './listing'
+import { priceItem } from './price-item'
+import type { Corrections, SellerRules } from './rules'
+import { seriesAt } from './sales-block'
+
+/** Makes items out of the catalogue's columns one by one, as they are asked for: a million of them are never there at once. */
+export class ItemMaker {
+  readonly catalog: Catalog
+  readonly rules: SellerRules
+  readonly corrections: Corrections
+  readonly #reader: ListingReader
+  readonly #offers: OfferFinder
+  #index: ListingIndex | null = null
+
+  constructor(catalog: Catalog, rules: SellerRules, corrections: Corrections) {
+    this.catalog = catalog
+    this.rules = rules
+    this.corrections = corrections
+    this.#reader = new ListingReader(catalog.listings)
+    this.#offers = new OfferFinder(catalog.offers)
+  }
+
+  /** How many items there are. */
+  get count(): number {
+    return this.catalog.starts.length - 1
+  }
+
+  /** The key of an item is that of its first listing. */
+  keyAt(item: number): string {
+    return this.#reader.key(this.catalog.members[this.catalog.starts[item] as number] as number)
+  }
+
+  /** The item that a listing's key belongs to; null where nothing has it any more. */
+  find(key: string): number | null {
+    this.#index ??= new ListingIndex(this.catalog.listings)
+    const listing = this.#index.find(key)
+    return listing === null ? null : (this.catalog.itemOf[listing] as number)
+  }
+
+  /** @param every with all offers that are alike; else only those that are the same goods, which is all that prices need */
+  at(item: number, every = true): Item {
+    const { starts, members, sales, windowEnds, life } = this.catalog
+    const places = [...members.subarray(starts[item], starts[item + 1])]
+    const described = describeItem(
+      places.map((l) => ({ listing: this.#reader.at(l), series: seriesAt(sales, l) })),
+      { windowEnds, life: lifeAt(life, item), rules: this.rules },
+    )
+    return priceItem({ ...described, offers: this.#offersFor(described, every) }, this.rules, this.corrections)
+  }
+
+  #offersFor({ key, title, gtin }: Item, every: boolean) {
+    const said = this.corrections.offers[key]
+    if (this.catalog.offers.length === 0) return []
+    return this.#offers.find(titleSignature(title), gtin, { sameOnly: !every && said === undefined })
+  }
+}

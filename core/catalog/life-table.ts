@@ -1,0 +1,39 @@
+import { addSeries, stageOfLife, type Stage, type StageOfLife, type UnitSeries } from '../demand'
+import { numberAt, numbers, TableBuilder, textAt, textColumn, type Table } from '../tables'
+
+const figures = ['slopePerWeek', 'p', 'growth', 'growthLow', 'growthHigh', 'observedDays', 'units90'] as const
+
+/** Collects the stage of life of one item after another: it depends on sales alone, so it is worked out once. */
+export class LifeTable {
+  readonly #builder = new TableBuilder([
+    { name: 'stage', type: 'text' },
+    ...figures.map((name) => ({ name, type: 'number' as const })),
+  ])
+
+  /** @param list the series of an item's listings */
+  add(list: readonly UnitSeries[]): void {
+    const series = addSeries(list)
+    this.#builder.add(series ? { ...stageOfLife(series) } : {})
+  }
+
+  finish(): Table {
+    return this.#builder.finish()
+  }
+}
+
+/** The stage of life of an item as kept in the table; null where no sales are known. */
+export function lifeAt(table: Table, item: number): StageOfLife | null {
+  const stage = textAt(textColumn(table, 'stage'), item) as Stage | null
+  if (stage === null) return null
+  const n = (name: (typeof figures)[number]) => numberAt(numbers(table, name), item)
+  return {
+    stage,
+    slopePerWeek: n('slopePerWeek'),
+    p: n('p'),
+    growth: n('growth'),
+    growthLow: n('growthLow'),
+    growthHigh: n('growthHigh'),
+    observedDays: n('observedDays') ?? 0,
+    units90: n('units90') ?? 0,
+  }
+}

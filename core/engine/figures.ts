@@ -1,0 +1,77 @@
+import { stepper, type Item, type ItemMaker, type WorkOptions } from '../catalog'
+import type { Column, Table } from '../tables'
+import { measures } from './measures'
+
+/** What items can be chosen by: one text an item. Several markets are one text, joined by '|'. */
+export const facets = ['markets', 'categories', 'stages', 'kinds'] as const
+export type FacetName = (typeof facets)[number]
+
+const facetOf: Record<FacetName, (item: Item) => string | null> = {
+  markets: (i) => i.markets.join('|'),
+  categories: (i) => i.category,
+  stages: (i) => i.stage,
+  kinds: (i) => i.kind,
+}
+
+/** The values that one facet text stands for: markets, or a category with all it lies under. */
+export function facetValues(name: FacetName, text: string): string[] {
+  if (name === 'markets') return text.split('|')
+  return name === 'categories' ? branches(text) : [text]
+}
+
+/** 'Garden / Birds' → ['Garden', 'Garden / Birds'] */
+export function branches(path: string | null): string[] {
+  if (path === null) return []
+  const parts = path.split(' / ')
+  return parts.map((_, i) => parts.slice(0, i + 1).join(' / '))
+}
+
+/** Every measure and facet of every item as columns, one row an item. @throws Problem 'cancelled' */
+export async function makeFigures(maker: ItemMaker, options: WorkOptions = {}): Promise<Table> {
+  const rows = maker.count
+  const columns: Record<string, Column> = {}
+  for (const m of measures) columns[m.name] = { type: 'number', values: new Float64Array(rows).fill(NaN) }
+  const texts = facets.map((name) => ({
+    name,
+    codes: new Int32Array(rows).fill(-1),
+    words: [] as string[],
+    index: new Map<string, number>(),
+  }))
+  const step = stepper(options)
+  for (let i = 0; i < rows; i++) {
+    if (i % 100 === 0) await step(i / rows)
+    const item = maker.at(i, false)
+    writeMeasures(columns, item, i)
+    for (const { name, codes, words, index } of texts) {
+      const word = facetOf[name](item)
+      if (word === null) continue
+      let code = index.get(word)
+      if (code === undefined) index.set(word, (code = words.push(word) - 1))
+      codes[i] = code
+    }
+  }
+  for (const { name, codes, words } of texts) columns[name] = { type: 'text', codes, words }
+  return { rows, columns }
+}
+
+/** Works the measures of some items out anew: their facets do not depend on rules or corrections. */
+export async function renewFiguresInPlace(
+  figures: Table,
+  maker: ItemMaker,
+  items: Iterable<number>,
+  options: WorkOptions & { of?: number } = {},
+): Promise<void> {
+  const step = stepper(options)
+  let done = 0
+  for (const i of items) {
+    if (done++ % 100 === 0) await step(done / (options.of ?? maker.count))
+    writeMeasures(figures.columns, maker.at(i, false), i)
+  }
+}
+
+function writeMeasures(columns: Record<string, Column>, item: Item, row: number): void {
+  for (const m of measures) {
+    const column = columns[m.name]
+    if (column?.type === 'number') column.values[row] = m.of(item) ?? NaN
+  }
+}

@@ -1,0 +1,46 @@
+import type { Mapping } from './propose-mapping'
+import type { Cell } from './opened-file'
+import { currencyInCell, readValue } from './read-value'
+import type { Field } from './record-kinds'
+
+/** A cell as its column reads it. */
+export interface ReadCell {
+  value: string | number | null
+  /** why the value is not known although something stands there */
+  reason: string | null
+  /** the currency an amount names itself */
+  currency: string | null
+}
+
+const remembered = 8192
+
+/**
+ * A function that reads the cells of one column. What a column says it mostly says again (prices, days, stores, counts), so
+ * readings are remembered; a column where nearly every cell differs is found out and read plainly.
+ */
+export function cellReader(field: Field, mapping: Mapping): (cell: Cell) => ReadCell {
+  const read = (cell: Cell): ReadCell => {
+    const { value, reason } = readValue(cell, field.type, mapping)
+    const currency = field.type === 'money' && value !== null ? currencyInCell(cell) : null
+    return { value, reason: reason ?? null, currency }
+  }
+  let known: Map<Cell, ReadCell> | null = new Map()
+  let hits = 0
+  return (cell) => {
+    if (!known) return read(cell)
+    const before = known.get(cell)
+    if (before) {
+      hits++
+      return before
+    }
+    const made = read(cell)
+    if (known.size >= remembered) {
+      // Seldom met again: not worth the looking up. Else begin anew with what comes now.
+      if (hits < remembered * 2) known = null
+      else known.clear()
+      hits = 0
+    }
+    known?.set(cell, made)
+    return made
+  }
+}

@@ -1,0 +1,78 @@
+import { strToU8, zipSync } from 'fflate'
+import { openDB } from 'idb'
+import { textAt, textColumn } from '@sickle/core/tables'
+import { restoreBackup, writeBackup } from './backup'
+import { openDatabase } from './database'
+import { readDocument } from './documents'
+import { listImports, loadCaptures } from './imports'
+
+const oldEntry = {
+  id: 'a', file: 'a.csv', kind: 'listings', from: 'Marrowgate', rows: 2, taken: 2, rejected: 0, doubts: 0, capturedOn: 20604,
+  windowDays: 30, importedAt: 5, fileBytes: 9, columns: ['title', 'price'], demo: false,
+} // prettier-ignore
+
+/** A workspace as version 1 left it: written by hand, as that version wrote it. */
+async function writeVersion1(name: string): Promise<void> {
+  const db = await openDB(name, 1, {
+    upgrade(opened) {
+      opened.createObjectStore('imports', { keyPath: 'id' })
+      for (const store of ['columns', 'rejects', 'documents', 'snapshots']) opened.createObjectStore(store)
+    },
+  })
+  await db.put('imports', oldEntry)
+  await db.put('columns', { type: 'text', codes: Int32Array.of(0, -1), words: ['Nest box'] }, ['a', 'title'])
+  await db.put('columns', { type: 'number', values: Float64Array.of(95_000, NaN) }, ['a', 'price'])
+  await db.put('rejects', { headings: [], rejected: [], more: 0, doubts: [] }, 'a')
+  await db.put('documents', [{ name: 'mine' }], 'cuts')
+  await db.put('snapshots', { print: 'x', catalog: {} }, 'catalog')
+  db.close()
+}
+
+async function expectWorkspace(name: string): Promise<void> {
+  const db = await openDatabase(name)
+  const [entry] = await listImports(db)
+  expect(entry).toMatchObject({ id: 'a', rows: 2, segments: [2] })
+  const [capture] = entry ? await loadCaptures(db, entry) : []
+  const title = capture && textColumn(capture.table, 'title')
+  expect(title && [textAt(title, 0), textAt(title, 1)]).toEqual(['Nest box', null])
+  expect(capture?.table.columns.price).toEqual({ type: 'number', values: Float64Array.of(95_000, NaN) })
+  expect(await readDocument(db, 'cuts')).toEqual([{ name: 'mine' }])
+  expect(await db.count('columns')).toBe(2)
+  expect(await db.count('snapshots')).toBe(0)
+  db.close()
+}
+
+test('a workspace of version 1 is brought up with all it holds', async () => {
+  await writeVersion1('old')
+  await expectWorkspace('old')
+  // And is then of the new form: opened again, nothing is left to do.
+  await expectWorkspace('old')
+})
+
+test('a workspace of a newer version is left alone, with a clear word', async () => {
+  const newer = await openDB('newer', 99, { upgrade: (db) => void db.createObjectStore('imports', { keyPath: 'id' }) })
+  newer.close()
+  await expect(openDatabase('newer')).rejects.toMatchObject({ code: 'storage-newer' })
+})
+
+test('a backup of format 1 comes in', async () => {
+  const bytes = (array: Int32Array | Float64Array) => new Uint8Array(array.buffer)
+  const files: Record<string, Uint8Array> = {
+    'documents/cuts.json': strToU8('[{"name":"mine"}]'),
+    'imports/a.json': strToU8(JSON.stringify({ entry: oldEntry, rejects: null })),
+    'columns/a/title.i32': bytes(Int32Array.of(0, -1)),
+    'columns/a/title.words.json': strToU8('["Nest box"]'),
+    'columns/a/price.f64': bytes(Float64Array.of(95_000, NaN)),
+  }
+  const entries: Record<string, string> = {}
+  for (const [path, content] of Object.entries(files)) {
+    const digest = await crypto.subtle.digest('SHA-256', content as Uint8Array<ArrayBuffer>)
+    entries[path] = Buffer.from(digest).toString('hex')
+  }
+  const manifest = strToU8(JSON.stringify({ format: 'sickle-backup', version: 1, entries }))
+  const db = await openDatabase('restored')
+  await restoreBackup(db, zipSync({ 'manifest.json': manifest, ...files }), 'old.sickle')
+  expect((await writeBackup(db)).length).toBeGreaterThan(0)
+  db.close()
+  await expectWorkspace('restored')
+})
