@@ -34,6 +34,9 @@ export const sentences = {
   'storage-full': 'The browser gives Sickle no more space. Remove an import from the ledger, or free disk space.',
   'storage-closed': 'The browser does not let Sickle keep data here (private window?). Open it in a normal window.',
   'storage-newer': 'This workspace was last opened by a newer Sickle. Start that one; nothing was changed.',
+  'tab-follows':
+    'Another tab has this workspace and writes to it; this one only follows. Choose “Work here” to go on in this tab.',
+  'import-lost': '{file} was not kept, as another tab took over meanwhile. Bring it in again.',
   'demo-missing': 'The demo files are not served here. Start Sickle with `npm run demo`.',
 } as const
 

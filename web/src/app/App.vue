@@ -16,7 +16,7 @@ watch(
 <template>
   <NConfigProvider :theme="theme.naive.value" :theme-overrides="theme.overrides.value" abstract>
     <NGlobalStyle />
-    <NMessageProvider placement="bottom" :duration="5000" keep-alive-on-hover>
+    <NMessageProvider placement="bottom" :duration="5000" keep-alive-on-hover :container-style="{ bottom: '52px' }">
       <NDialogProvider>
         <AppFrame />
       </NDialogProvider>

@@ -9,6 +9,7 @@ import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
 import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
+import { useTurn } from '@/shared/stores/turn'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
 import CommandPalette from './CommandPalette.vue'
@@ -16,9 +17,11 @@ import DropAnywhere from './DropAnywhere.vue'
 import KeysHelp from './KeysHelp.vue'
 import SheafStrip from './SheafStrip.vue'
 import { stages } from './stages'
+import FollowBar from './FollowBar.vue'
 import TheRow from './TheRow.vue'
 
 const workspace = useWorkspace()
+const turn = useTurn()
 const settings = useSettings()
 const sheaf = useSheaf()
 const route = useRoute()
@@ -31,6 +34,7 @@ const fatal = ref<string | null>(null)
 const stores = [settings, useRules(), sheaf, useQuery(), useDrafts()]
 onMounted(async () => {
   try {
+    await turn.begin()
     await Promise.all(stores.map((s) => s.load()))
     await workspace.reload()
   } catch (thrown) {
@@ -84,7 +88,8 @@ useKeys('Everywhere', [
       </div>
       <RouterView v-else />
     </main>
-    <SheafStrip />
+    <FollowBar v-if="turn.role === 'follower'" />
+    <SheafStrip v-else />
     <DropAnywhere />
     <CommandPalette v-model:show="palette" />
     <KeysHelp v-model:show="help" />

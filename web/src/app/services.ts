@@ -1,6 +1,7 @@
 import type { InjectionKey } from 'vue'
 import { inject } from 'vue'
 import { openDatabase, type Database } from '@/storage/database'
+import type { TurnTools } from '@/storage/turn'
 import { Channel } from '@/workers/channel'
 import type { EngineMethods } from '@/workers/engine.worker'
 import type { IntakeMethods } from '@/workers/intake.worker'
@@ -10,6 +11,8 @@ export interface Services {
   database: () => Promise<Database>
   engine: Channel<EngineMethods>
   intake: Channel<IntakeMethods>
+  /** by which several tabs take turns; left out where there is only one */
+  turnTools?: TurnTools
   /** the clock, ms */
   now: () => number
   newId: () => string
@@ -26,13 +29,14 @@ export function useServices(): Services {
 export function createServices(): Services {
   let database: Promise<Database> | null = null
   return {
-    database: () => (database ??= openDatabase()),
+    database: () => (database ??= openDatabase('sickle', () => location.reload())),
     engine: channelTo<EngineMethods>(
       new Worker(new URL('../workers/engine.worker.ts', import.meta.url), { type: 'module' }),
     ),
     intake: channelTo<IntakeMethods>(
       new Worker(new URL('../workers/intake.worker.ts', import.meta.url), { type: 'module' }),
     ),
+    turnTools: { locks: navigator.locks, channel: new BroadcastChannel('sickle') },
     now: () => Date.now(),
     newId: () => crypto.randomUUID(),
   }

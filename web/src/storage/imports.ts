@@ -1,7 +1,9 @@
 import type { Capture } from '@sickle/core/intake'
+import { Problem } from '@sickle/core/problem'
 import { fromStored, toStored, type Table } from '@sickle/core/tables'
 import { guardWrite, type Database, type ImportEntry, type Rejects } from './database'
 
+const ofSegment = (id: string, segment: number) => IDBKeyRange.bound([id, segment], [id, segment, []])
 const ofImport = (id: string) => IDBKeyRange.bound([id], [id, []])
 
 /** Keeps one segment of an import that is still running. It counts only once the ledger names the import. */
@@ -13,10 +15,17 @@ export async function saveSegment(db: Database, id: string, segment: number, tab
   })
 }
 
-/** Enters an import in the ledger, with what could not be taken: from now on it is there. */
+/**
+ * Enters an import in the ledger, with what could not be taken: from now on it is there.
+ *
+ * @throws Problem 'import-lost' when segments of it are gone: another tab took over and swept them away
+ */
 export async function enterImport(db: Database, entry: ImportEntry, rejects: Rejects): Promise<void> {
   await guardWrite(async () => {
-    const tx = db.transaction(['imports', 'rejects'], 'readwrite')
+    const tx = db.transaction(['imports', 'columns', 'rejects'], 'readwrite')
+    for (const segment of entry.segments.keys())
+      if ((await tx.objectStore('columns').count(ofSegment(entry.id, segment))) === 0)
+        throw new Problem('import-lost', { file: entry.file })
     void tx.objectStore('rejects').put(rejects, entry.id)
     void tx.objectStore('imports').put(entry)
     await tx.done
@@ -48,7 +57,7 @@ export async function loadCaptures(db: Database, entry: ImportEntry): Promise<Ca
   const { id, kind, capturedOn, windowDays, segments } = entry
   return Promise.all(
     segments.map(async (rows, segment) => {
-      const range = IDBKeyRange.bound([id, segment], [id, segment, []])
+      const range = ofSegment(id, segment)
       const tx = db.transaction('columns')
       const [keys, columns] = await Promise.all([tx.store.getAllKeys(range), tx.store.getAll(range)])
       const named = keys.map((key, i) => [key[2], columns[i]] as const)

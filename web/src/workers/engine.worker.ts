@@ -1,5 +1,5 @@
 import { buildCatalog, ItemMaker, type Corrections, type Item, type SellerRules } from '@sickle/core/catalog'
-import { Finder, findRow, makeFigures, renewFiguresInPlace, type Query } from '@sickle/core/engine'
+import { Finder, findRow, makeFigures, renewFiguresInPlace, type FindRow, type Query } from '@sickle/core/engine'
 import type { Capture } from '@sickle/core/intake'
 import type { Table } from '@sickle/core/tables'
 import { openDatabase } from '../storage/database'
@@ -13,7 +13,10 @@ interface Bench {
   maker: ItemMaker
   figures: Table
   finder: Finder
+  /** rows made so far, by place: most of those on the screen stay there when a limit moves */
+  rows: Map<number, FindRow>
 }
+const mostRows = 2000
 
 let captures = new Map<string, Capture[]>()
 let bench: Bench | null = null
@@ -21,7 +24,7 @@ let bench: Bench | null = null
 const pause = () => new Promise<void>((resolve) => setTimeout(resolve))
 
 function take(maker: ItemMaker, figures: Table) {
-  bench = { maker, figures, finder: new Finder(maker.catalog, figures) }
+  bench = { maker, figures, finder: new Finder(maker.catalog, figures), rows: new Map() }
   prepareLater(bench.finder)
   const { listings, windowEnds, offers } = maker.catalog
   return {
@@ -43,8 +46,13 @@ function prepareLater(finder: Finder): void {
 
 function rowsAt(from: number, count: number) {
   if (!bench) return []
-  const { maker, finder } = bench
-  return [...finder.places(from, count)].map((at) => findRow(maker.at(at, false)))
+  const { maker, finder, rows } = bench
+  if (rows.size > mostRows) rows.clear()
+  return [...finder.places(from, count)].map((at) => {
+    const row = rows.get(at) ?? findRow(maker.at(at, false))
+    rows.set(at, row)
+    return row
+  })
 }
 
 function itemOf(key: string): Item | null {

@@ -16,7 +16,8 @@ import { keptDocument } from './document'
 import { useSheaf } from './sheaf'
 import { useWorkspace } from './workspace'
 
-const pageSize = 60
+/** rows of a page: a screen of them and a little more */
+const pageSize = 24
 
 /** What is asked of all items, the answer, and the Cuts. The newest question wins; older answers are dropped. */
 export const useQuery = defineStore('query', () => {
@@ -31,26 +32,37 @@ export const useQuery = defineStore('query', () => {
   const selected = ref<string | null>(null)
   let asked = 0
   const loading = new Set<number>()
+  /** rows as they are now, by key: one that stays on the screen is not drawn again */
+  const known = new Map<string, FindRow>()
+  const same = (row: FindRow) => {
+    const before = known.get(row.key)
+    if (!before) known.set(row.key, row)
+    return before ?? row
+  }
 
   const hidden = () => (showDropped.value ? [] : sheaf.dropped.map((d) => d.key))
 
-  let answering: Promise<void> = Promise.resolve()
-  /** Asks anew; what was asked before is dropped. */
+  let answering: Promise<void> | null = null
+  /** Asks anew. While an answer is awaited, only the newest question waits: those between are never worked out. */
   function ask(): Promise<void> {
-    answering = askNow()
-    return answering
+    if (workspace.version === 0) return Promise.resolve() // nothing is loaded yet: asked as soon as it is
+    asked++
+    return (answering ??= answerAll().finally(() => (answering = null)))
+  }
+  async function answerAll(): Promise<void> {
+    for (let mine = 0; mine !== asked;) mine = await answerNewest()
   }
   /** Resolves when the newest question is answered. */
-  const settled = () => answering
+  const settled = () => answering ?? Promise.resolve()
 
-  async function askNow(): Promise<void> {
-    const mine = ++asked
+  async function answerNewest(): Promise<number> {
+    const mine = asked
     const got = await services.engine.call('ask', [plain(query.value), hidden(), 0, pageSize])
-    if (mine !== asked) return
     const { rows: first, ...rest } = got
     loading.clear()
-    rows.value = new Map(first.map((r, i) => [i, r]))
+    rows.value = new Map(first.map((r, i) => [i, same(r)]))
     answer.value = rest
+    return mine
   }
 
   /** Fetches the pages between two places that are not here yet. */
@@ -63,7 +75,7 @@ export const useQuery = defineStore('query', () => {
       const got = await services.engine.call('page', [start, pageSize])
       if (mine !== asked) return
       const next = new Map(rows.value)
-      got.forEach((r, i) => next.set(start + i, r))
+      got.forEach((r, i) => next.set(start + i, same(r)))
       rows.value = next
     }
   }
@@ -84,7 +96,13 @@ export const useQuery = defineStore('query', () => {
     const cut = readCut(json)
     return own.set([...own.value.value.filter((c) => c.name !== cut.name), cut])
   }
-  const isUsed = (cut: Cut) => JSON.stringify(cut.query) === JSON.stringify(query.value)
+  const asText = computed(() => JSON.stringify(query.value))
+  const isUsed = (cut: Cut) => JSON.stringify(cut.query) === asText.value
+  watch(
+    () => workspace.version,
+    () => known.clear(),
+    { flush: 'sync' },
+  )
 
   watch([query, () => workspace.version, showDropped, () => sheaf.dropped.map((d) => d.key).join()], () => void ask(), {
     deep: true,

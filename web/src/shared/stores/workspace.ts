@@ -5,6 +5,7 @@ import { toProblem } from '@/shared/problem'
 import type { ImportEntry } from '@/storage/database'
 import { listImports, removeImport } from '@/storage/imports'
 import { useRules } from './rules'
+import { useTurn } from './turn'
 
 export interface Summary {
   items: number
@@ -19,6 +20,7 @@ const nothing: Summary = { items: 0, listings: 0, offers: 0, markets: [] }
 export const useWorkspace = defineStore('workspace', () => {
   const services = useServices()
   const rules = useRules()
+  const turn = useTurn()
   const state = ref<'opening' | 'working' | 'ready' | 'failed'>('opening')
   const failure = ref<string | null>(null)
   const progress = ref(0)
@@ -40,7 +42,7 @@ export const useWorkspace = defineStore('workspace', () => {
     }
   }
 
-  /** Reads ledger and data anew: after start, import, removal, restore. */
+  /** Reads ledger and data anew: after start and when another tab changed it. */
   async function reload(): Promise<void> {
     const { rules: r, corrections } = rules.snapshot()
     await work(async () => {
@@ -50,13 +52,26 @@ export const useWorkspace = defineStore('workspace', () => {
   }
   /** Works prices out anew after a change of rules or corrections. */
   async function reprice(): Promise<void> {
+    if (version.value === 0) return reload()
     const { rules: r, corrections } = rules.snapshot()
     await work(() => services.engine.call('reprice', [r, corrections]))
   }
-  async function remove(id: string): Promise<void> {
-    await removeImport(await services.database(), id)
+  /** Reads the data anew and lets the other tabs do the same. */
+  async function renew(): Promise<void> {
+    turn.tell({ about: 'data' })
     await reload()
   }
+  async function remove(id: string): Promise<void> {
+    turn.assertWriter()
+    await removeImport(await services.database(), id)
+    await renew()
+  }
+  turn.onNews((news) => {
+    if (news.about === 'data') void reload()
+    if (news.about === 'everything') location.reload()
+    if (news.about === 'document' && (news.name === 'rules' || news.name === 'corrections'))
+      void rules.load().then(reprice)
+  })
   const empty = computed(() => state.value === 'ready' && ledger.value.length === 0)
-  return { state, failure, progress, ledger, summary, version, empty, reload, reprice, remove }
+  return { state, failure, progress, ledger, summary, version, empty, reload, renew, reprice, remove }
 })

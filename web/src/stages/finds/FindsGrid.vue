@@ -14,7 +14,7 @@ const sheaf = useSheaf()
 const box = useTemplateRef('box')
 const total = computed(() => query.answer?.matching ?? 0)
 const virtual = useVirtualizer(
-  computed(() => ({ count: total.value, getScrollElement: () => box.value, estimateSize: () => 60, overscan: 6 })),
+  computed(() => ({ count: total.value, getScrollElement: () => box.value, estimateSize: () => 60, overscan: 3 })),
 )
 const visible = computed(() => virtual.value.getVirtualItems())
 watch(visible, (list) => {
@@ -166,6 +166,7 @@ defineExpose({ move, first })
   }
   .grid .c-room {
     display: block;
+    padding-left: 10px;
   }
 }
 </style>

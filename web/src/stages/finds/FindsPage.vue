@@ -22,7 +22,7 @@ const grid = useTemplateRef('grid')
 const look = useTemplateRef('look')
 const decide = useDecide()
 
-onMounted(() => workspace.state === 'ready' && query.ask())
+onMounted(() => query.ask())
 /** From the search straight to the first of what was found. */
 async function toList() {
   search.value?.blur()

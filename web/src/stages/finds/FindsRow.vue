@@ -93,6 +93,7 @@ const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
   left: 0;
   right: 0;
   height: 60px;
+  contain: strict;
   align-items: center;
   padding: 0 10px;
   border-bottom: 1px solid var(--line);

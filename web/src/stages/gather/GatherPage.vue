@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import { useServices } from '@/app/services'
 import { useJobs } from '@/shared/stores/jobs'
 import { useRules } from '@/shared/stores/rules'
+import { useTurn } from '@/shared/stores/turn'
 import { useWorkspace } from '@/shared/stores/workspace'
 import DropField from './DropField.vue'
 import FirstDoors from './FirstDoors.vue'
@@ -18,10 +19,12 @@ const workspace = useWorkspace()
 const services = useServices()
 const jobs = useJobs()
 const rules = useRules()
+const turn = useTurn()
 const router = useRouter()
 const demo = ref<'idle' | 'loading'>('idle')
 
 async function loadDemo() {
+  turn.assertWriter()
   demo.value = 'loading'
   try {
     const index = await demoIndex()
@@ -29,7 +32,7 @@ async function loadDemo() {
     await Promise.all(
       index.files.map((file) => jobs.run(file.label, (context) => bringDemoFile(services, file, context))),
     )
-    await workspace.reload()
+    await workspace.renew()
     await router.push('/finds')
   } finally {
     demo.value = 'idle'

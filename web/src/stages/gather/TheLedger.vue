@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { timeFormat } from 'd3'
 import { NButton, useDialog } from 'naive-ui'
 import { ref } from 'vue'
 import { recordKind } from '@sickle/core/intake'
@@ -11,7 +12,7 @@ import RejectedRows from './RejectedRows.vue'
 const workspace = useWorkspace()
 const dialog = useDialog()
 const looking = ref<ImportEntry | null>(null)
-const when = (ms: number) => new Date(ms).toISOString().slice(0, 16).replace('T', ' ')
+const when = timeFormat('%Y-%m-%d %H:%M')
 
 function remove(entry: ImportEntry) {
   dialog.warning({
@@ -62,7 +63,7 @@ function remove(entry: ImportEntry) {
           </td>
           <td>{{ isoDay(e.capturedOn) }}</td>
           <td class="num">{{ e.kind === 'listings' ? `${e.windowDays} d` : '–' }}</td>
-          <td class="quiet">{{ when(e.importedAt) }}</td>
+          <td class="quiet">{{ when(new Date(e.importedAt)) }}</td>
           <td class="num quiet">{{ bytes(e.fileBytes) }}</td>
           <td class="num">
             <NButton size="tiny" quaternary :aria-label="`Remove ${e.file}`" @click="remove(e)">Remove</NButton>

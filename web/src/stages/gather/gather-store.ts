@@ -14,6 +14,7 @@ import { useServices } from '@/app/services'
 import { toProblem } from '@/shared/problem'
 import { useJobs } from '@/shared/stores/jobs'
 import { useSettings } from '@/shared/stores/settings'
+import { useTurn } from '@/shared/stores/turn'
 import { useWorkspace } from '@/shared/stores/workspace'
 import type { FileSummary } from '@/workers/intake.worker'
 
@@ -31,6 +32,7 @@ export const useGather = defineStore('gather', () => {
   const jobs = useJobs()
   const settings = useSettings()
   const workspace = useWorkspace()
+  const turn = useTurn()
   const waiting = ref<File[]>([])
   const current = shallowRef<OpenImport | null>(null)
   const preview = shallowRef<Preview | null>(null)
@@ -106,6 +108,7 @@ export const useGather = defineStore('gather', () => {
   }
 
   async function bringIn({ file, summary, mapping }: OpenImport): Promise<void> {
+    turn.assertWriter()
     await jobs.run(`Bring in ${file.name}`, async ({ signal, report }) => {
       const about = { id: services.newId(), now: services.now(), demo: false }
       const { entry } = await services.intake.call('run', [file, summary.sheet, mapping, about], {
@@ -118,7 +121,7 @@ export const useGather = defineStore('gather', () => {
         fail(file.name, new Error(`none of its ${entry.rejected} rows could be read under this mapping`))
       await settings.remember(shapeOf(summary.headings), summary.headings, mapping)
     })
-    await workspace.reload()
+    await workspace.renew()
   }
 
   const skip = () => next()

@@ -6,9 +6,11 @@ import { downloadBytes } from '@/shared/download'
 import { bytes as size } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
 import { useJobs } from '@/shared/stores/jobs'
+import { useTurn } from '@/shared/stores/turn'
 
 const services = useServices()
 const jobs = useJobs()
+const turn = useTurn()
 const message = useMessage()
 const dialog = useDialog()
 async function save() {
@@ -35,7 +37,9 @@ files.onChange((list) => {
 })
 async function restore(file: File) {
   try {
+    turn.assertWriter()
     await jobs.run(`Restore ${file.name}`, () => services.intake.call('restore', [file]))
+    turn.tell({ about: 'everything' })
     location.reload()
   } catch (thrown) {
     message.error(toProblem(thrown).message, { duration: 0, closable: true })

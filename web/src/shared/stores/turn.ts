@@ -1,0 +1,39 @@
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+import { Problem } from '@sickle/core/problem'
+import { sweepUnfinished } from '@/storage/imports'
+import { Turn, type News, type Role } from '@/storage/turn'
+import { useServices } from '@/app/services'
+
+/** Whether this tab writes or follows another one, and what the tabs tell each other. */
+export const useTurn = defineStore('turn', () => {
+  const services = useServices()
+  const role = ref<Role>('writer')
+  const listeners = new Set<(news: News) => void>()
+  const losing = new Set<() => void>()
+  const turn = new Turn(
+    services.turnTools ?? {},
+    (next) => void changed(next),
+    (news) => listeners.forEach((listen) => listen(news)),
+  )
+
+  async function changed(next: Role): Promise<void> {
+    role.value = next
+    if (next === 'follower') losing.forEach((stop) => stop())
+    else await sweepUnfinished(await services.database())
+  }
+  async function begin(): Promise<void> {
+    role.value = await turn.begin()
+  }
+  const takeOver = () => turn.takeOver()
+  const onNews = (listen: (news: News) => void) => void listeners.add(listen)
+  /** what has to stop when another tab takes over */
+  const onLoss = (stop: () => void) => void losing.add(stop)
+  const tell = (news: News) => turn.tell(news)
+
+  /** @throws Problem 'tab-follows' */
+  function assertWriter(): void {
+    if (role.value !== 'writer') throw new Problem('tab-follows')
+  }
+  return { role, begin, takeOver, onNews, onLoss, tell, assertWriter }
+})
