@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process'
 import { benchCore } from './core'
+import { benchEngine } from './engine'
 import { benchFinds } from './finds'
 import { report } from './report'
 
@@ -12,6 +13,7 @@ await new Promise((resolve) => server.stdout.once('data', resolve))
 try {
   const lines = [
     ...(await benchFinds(`http://127.0.0.1:${port}`, process.env.CHROMIUM ?? '/usr/bin/chromium')),
+    ...(await benchEngine(process.env.CHROMIUM ?? '/usr/bin/chromium')),
     ...(await benchCore()),
   ]
   process.exitCode = report(lines) ? 0 : 1

@@ -1,10 +1,11 @@
 import type { Catalog } from '../catalog'
 import { numbers, textColumn, type Table, type TextColumn } from '../tables'
 import { facets, facetValues, type FacetName } from './figures'
+import { inOrder } from './in-order'
 import { binOf, bins, measure, strips } from './measures'
 import type { Answer, FacetCount, Query, Span } from './query'
 import { extraBit, Screen } from './screen'
-import { sortedPlaces } from './sorted-places'
+import { sortedPlaces, type Sorted } from './sorted-places'
 import { fold, TextSearch } from './text-search'
 
 /** Answers queries over the figures of all items; what a query shares with the one before is not worked out again. */
@@ -15,7 +16,7 @@ export class Finder {
   readonly #screen: Screen
   readonly #facets: Record<FacetName, TextColumn>
   readonly #allBins: number[][]
-  readonly #sorted = new Map<string, { places: Int32Array; known: number }>()
+  readonly #sorted = new Map<string, Sorted>()
   #asked: Query | null = null
   #hidden = ''
   #walk: { order: Iterator<number>; found: number[] } | null = null
@@ -82,17 +83,11 @@ export class Finder {
     return Int32Array.from(found.slice(from, from + count))
   }
 
-  /** Unknown values last, whichever way it is sorted; equal ones in the order in which they were gathered. */
-  *#inOrder({ by, descending }: Query['sort']): Generator<number> {
+  #inOrder({ by, descending }: Query['sort']): Generator<number> {
     const name = measure(by).name
     let sorted = this.#sorted.get(name)
     if (!sorted) this.#sorted.set(name, (sorted = sortedPlaces(numbers(this.#figures, name))))
-    const { places, known } = sorted
-    const { mask } = this.#screen
-    for (let i = 0; i < places.length; i++) {
-      const place = places[descending && i < known ? known - 1 - i : i] as number
-      if (mask[place] === 0) yield place
-    }
+    return inOrder(this.#screen.mask, sorted, descending)
   }
 
   #narrow(query: Query, hidden: readonly number[]): void {

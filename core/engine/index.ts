@@ -1,4 +1,8 @@
 export * from './cuts'
+export { groupRows, type Groups } from './group-rows'
+export { inOrder } from './in-order'
+export { Screen } from './screen'
+export { sortedPlaces } from './sorted-places'
 export { branches, makeFigures, renewFiguresInPlace } from './figures'
 export { Finder } from './finder'
 export * from './find-row'

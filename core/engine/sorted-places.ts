@@ -1,3 +1,9 @@
+/** Places in rising order of a column's values, and how many of the values are known: those come first. */
+export interface Sorted {
+  places: Int32Array
+  known: number
+}
+
 /**
  * The places of values in rising order, NaN last, equal values in the order of their places: a radix sort over the bits of
  * the numbers, 16 at a time, which is linear.
@@ -5,7 +11,7 @@
  * @returns `places`, and `known`: how many of them are not NaN
  * @example sortedPlaces(Float64Array.of(3, NaN, 1)).places // 2, 0, 1
  */
-export function sortedPlaces(values: Float64Array): { places: Int32Array; known: number } {
+export function sortedPlaces(values: Float64Array): Sorted {
   const n = values.length
   // -0 and 0 are the same number, but not the same bits.
   const halves = new Uint32Array(Float64Array.from(values, (v) => v + 0).buffer)
