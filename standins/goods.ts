@@ -25,7 +25,7 @@ export interface Goods {
 
 /** Makes `count` different goods: a few sell most, as in any trade. */
 export function makeGoods(count: number, random: Chance): Goods[] {
-  const all = archetypes.flatMap(variants)
+  const all = archetypes.flatMap(allVariants)
   const printed = all.filter((g) => g.archetype.kind !== 'physical')
   const physical = all.filter((g) => g.archetype.kind === 'physical')
   const chosen = [...shuffled(printed, random).slice(0, Math.floor(count * 0.2)), ...shuffled(physical, random)].slice(
@@ -41,12 +41,12 @@ export function makeGoods(count: number, random: Chance): Goods[] {
   }))
 }
 
-type Variant = Pick<Goods, 'archetype' | 'size' | 'colour' | 'motif' | 'pack'>
+export type Variant = Pick<Goods, 'archetype' | 'size' | 'colour' | 'motif' | 'pack'>
 
 /** Colours that any thing may also come in. */
 const moreColours = ['grey', 'blue', 'yellow', 'ochre']
 
-function variants(archetype: Archetype): Variant[] {
+export function allVariants(archetype: Archetype): Variant[] {
   const list: Variant[] = []
   const physical = archetype.kind === 'physical'
   const colours =

@@ -68,3 +68,8 @@ export function supplierNames(count: number, random: Chance): string[] {
   while (names.size < count) names.add(`${random.pick(first)} ${random.pick(trade)}`)
   return [...names]
 }
+
+/** Names of ranges that makers give their goods, so that a large market has enough different ones: 900 of them. */
+export function rangeName(at: number): string {
+  return `${first[at % first.length] as string} ${first[Math.floor(at / first.length) % first.length] as string}`
+}

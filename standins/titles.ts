@@ -1,10 +1,10 @@
-import type { Goods } from './goods'
+import type { Variant } from './goods'
 import type { Chance } from './random'
 
 const praise = ['NEW', 'lovely', 'great gift', 'top quality', 'free delivery', 'handy', 'ideal gift', 'premium', 'best']
 
 /** A title as sellers write them: parts in any order, sizes spaced anyhow, packs said in a dozen ways, some shouting. */
-export function sloppyTitle(goods: Goods, random: Chance, sloppiness = 1): string {
+export function sloppyTitle(goods: Variant, random: Chance, sloppiness = 1): string {
   const { archetype, size, colour, motif } = goods
   const noun = random.happens(0.3 * sloppiness) ? random.pick(archetype.also) : archetype.noun
   const named =

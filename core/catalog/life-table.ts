@@ -23,6 +23,7 @@ export class LifeTable {
 
 /** The stage of life of an item as kept in the table; null where no sales are known. */
 export function lifeAt(table: Table, item: number): StageOfLife | null {
+  if (!table.columns.stage) return null // no sales over time are known at all
   const stage = textAt(textColumn(table, 'stage'), item) as Stage | null
   if (stage === null) return null
   const n = (name: (typeof figures)[number]) => numberAt(numbers(table, name), item)

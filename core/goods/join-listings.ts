@@ -1,4 +1,5 @@
-import { sameFrom, TitleIndex } from './title-index'
+import { AlikePairs } from './alike-pairs'
+import { sameFrom } from './title-index'
 import { signatureKey, titleSignature, type TitleSignature } from './title-signature'
 
 /** The listings to be joined, asked for one by one. */
@@ -60,7 +61,7 @@ async function joinAlike(
   firstOf: number[],
   onProgress: (done: number) => Promise<void>,
 ): Promise<void> {
-  const weights = new TitleIndex(signatures)
+  const pairs = new AlikePairs(signatures)
   const bunches = new Map<string, number[]>()
   signatures.forEach((s, i) => {
     const figures = [s.sizes.join(), s.colours.join(), s.pack].join('\u0001')
@@ -70,19 +71,14 @@ async function joinAlike(
   })
   let done = 0
   for (const bunch of bunches.values()) {
+    const search = pairs.search(bunch, {
+      least: sameFrom,
+      worthwhile: (a, b) => groups.mayJoin(firstOf[a] as number, firstOf[b] as number),
+      onPair: (a, b) => groups.join(firstOf[a] as number, firstOf[b] as number),
+    })
+    let place = 0
+    for (const _ of search) await onProgress((done + 200 * place++) / signatures.length)
     done += bunch.length
-    if (bunch.length < 2) continue
-    const index = new TitleIndex(
-      bunch.map((i) => signatures[i] as TitleSignature),
-      weights,
-    )
-    for (const [place, i] of bunch.entries()) {
-      if (place % 200 === 0) await onProgress((done - bunch.length + place) / signatures.length)
-      for (const { at, likeness } of index.find(signatures[i] as TitleSignature, 6, sameFrom)) {
-        if (at > place && likeness.verdict === 'same')
-          groups.join(firstOf[i] as number, firstOf[bunch[at] as number] as number)
-      }
-    }
   }
 }
 
@@ -96,11 +92,17 @@ class Groups {
     this.#gtin = [...gtins]
   }
 
-  join(a: number, b: number): void {
+  /** Not together yet, and not kept apart by different barcodes. */
+  mayJoin(a: number, b: number): boolean {
     const [x, y] = [this.#root(a), this.#root(b)]
-    if (x === y) return
     const [gx, gy] = [this.#gtin[x] ?? null, this.#gtin[y] ?? null]
-    if (gx !== null && gy !== null && gx !== gy) return
+    return x !== y && (gx === null || gy === null || gx === gy)
+  }
+
+  join(a: number, b: number): void {
+    if (!this.mayJoin(a, b)) return
+    const [x, y] = [this.#root(a), this.#root(b)]
+    const [gx, gy] = [this.#gtin[x] ?? null, this.#gtin[y] ?? null]
     const [keep, give] = x < y ? [x, y] : [y, x]
     this.#parent[give] = keep
     this.#gtin[keep] = gx ?? gy
