@@ -6,7 +6,7 @@ import { once } from 'node:events'
 export async function writeFarCsv(path: string, size: number): Promise<void> {
   const market = new FarMarket({ size, stores: 400 })
   const out = createWriteStream(path)
-  const head = 'Item ID,Title,Seller,Category,Kind,EAN,Price (GBP),Postage,Units sold last 30 days,Total sold,Rating,Reviews,Date listed,Tags'
+  const head = 'Item ID,Title,Seller,Category,Kind,EAN,Price (EUR),Postage,Units sold last 30 days,Total sold,Rating,Reviews,Date listed,Tags'
   const cell = (v: string | number | null) => (typeof v === 'string' && /[",]/.test(v) ? `"${v}"` : (v ?? ''))
   let part = head
   for (let k = 0; k < size; k++) {

@@ -50,7 +50,7 @@ async function openFromGather(page: Page): Promise<number> {
 }
 
 /** Drags the edge of a brush step by step; each step ends when the count has changed and the next frame is painted. */
-async function brush(page: Page, steps: number): Promise<number[]> {
+export async function brush(page: Page, steps: number): Promise<number[]> {
   return page.evaluate(async (n) => {
     const frame = () => new Promise<number>((r) => requestAnimationFrame(r))
     const strip = document.querySelector('[aria-label="Distribution of Price"]') as SVGElement

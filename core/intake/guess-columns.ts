@@ -89,7 +89,7 @@ function special(kind: KindName, columns: Column[], styles: Styles, guesses: Col
 
 /** How well a heading and its cells fit a field, 0–1: mostly the words, vetoed by cells that cannot be such values. */
 function fit({ words, cells }: Column, field: Field, styles: Styles): number {
-  const name = nameFit(words, field.says)
+  const name = nameFit(words, [...field.says, headingWords(field.label)])
   if (name === 0) return 0
   const content = cells.length === 0 ? 0.5 : share(cells, (cell) => canBe(cell, field.type, styles))
   return content < 0.5 ? 0 : name * (0.6 + 0.4 * content)

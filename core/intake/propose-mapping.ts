@@ -67,12 +67,8 @@ export function proposeMapping(file: OpenedFile, now: number): Proposal {
   if (!order.sure) questions.push(orderQuestion(order.example ?? ''))
   if (!number.sure) questions.push(numberQuestion(number.example ?? ''))
   if (!currency.sure && !has(best, 'currency') && hasMoney(best)) questions.push(currencyQuestion(currency.currency))
-  if (best.kind === 'offers' && !has(best, 'supplier')) {
-    questions.push({ about: 'supplier', text: 'Which supplier is this price list from?', options: [] })
-  }
-  if (best.kind !== 'offers' && !has(best, 'market')) {
-    questions.push({ about: 'market', text: 'Which market is this file from?', options: [] })
-  }
+  const { from } = recordKind(best.kind)
+  if (!has(best, from)) questions.push(fromQuestion(from))
   const reasons = {
     capturedOn: captured?.why ?? 'the day it was brought in',
     window: window.why,
@@ -159,12 +155,16 @@ function findCurrency(file: OpenedFile): { currency: string | null; sure: boolea
 }
 
 function kindQuestion(kinds: KindGuess[]): Question {
-  const label = { listings: 'Listings', sales: 'Sales by day or week', offers: 'Supplier offers' }
   return {
     about: 'kind',
     text: 'What does this file hold?',
-    options: kinds.map((k) => ({ label: label[k.kind], value: k.kind })),
+    options: kinds.map((k) => ({ label: recordKind(k.kind).label, value: k.kind })),
   }
+}
+
+function fromQuestion(from: 'market' | 'supplier'): Question {
+  const text = from === 'market' ? 'Which market is this file from?' : 'Which supplier is this price list from?'
+  return { about: from, text, options: [] }
 }
 
 function orderQuestion(example: string): Question {

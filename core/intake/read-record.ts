@@ -55,8 +55,8 @@ function reject(reason: string): ReadRow {
 
 function fillFromFile(record: RowRecord, mapping: Mapping): void {
   record.currency ??= mapping.currency
-  if (mapping.kind === 'offers') record.supplier ??= mapping.supplier
-  else record.market ??= mapping.market
+  const { from } = recordKind(mapping.kind)
+  record[from] ??= mapping[from]
 }
 
 function readTiers(

@@ -1,4 +1,12 @@
-import { importRows, openFile, proposeMapping, previewRows, type Mapping, type OpenedFile } from '@sickle/core/intake'
+import {
+  importRows,
+  openFile,
+  proposeMapping,
+  previewRows,
+  recordKind,
+  type Mapping,
+  type OpenedFile,
+} from '@sickle/core/intake'
 import { restoreBackup, writeBackup } from '../storage/backup'
 import { stopIfCancelled } from '@sickle/core/problem'
 import { openDatabase, type ImportEntry } from '../storage/database'
@@ -64,7 +72,7 @@ const methods = {
         id: about.id,
         file: file.name,
         kind: mapping.kind,
-        from: mapping.kind === 'offers' ? mapping.supplier : mapping.market,
+        from: mapping[recordKind(mapping.kind).from],
         rows: result.segments.reduce((a, b) => a + b, 0),
         taken: result.taken,
         rejected: result.rejected.length + result.rejectedMore,

@@ -3,7 +3,14 @@ import { NAutoComplete, NDatePicker, NInput, NInputNumber, NSelect } from 'naive
 import { computed } from 'vue'
 import { dayOfIso, isoDay } from '@sickle/core/identity'
 import { isCurrencyCode } from '@sickle/core/money'
-import { recordKinds, type DateOrder, type KindName, type Mapping, type Question } from '@sickle/core/intake'
+import {
+  recordKind,
+  recordKinds,
+  type DateOrder,
+  type KindName,
+  type Mapping,
+  type Question,
+} from '@sickle/core/intake'
 import { bytes } from '@/shared/format'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useGather } from './gather-store'
@@ -73,7 +80,7 @@ function setDay(iso: string) {
         @update:value="(k: KindName) => gather.chooseKind(k)"
       />
     </label>
-    <label v-if="m.kind !== 'offers'" :class="{ open: asks('market') }">
+    <label v-if="recordKind(m.kind).from === 'market'" :class="{ open: asks('market') }">
       <span>{{ asks('market')?.text ?? 'Market' }}</span>
       <NAutoComplete
         size="small"
@@ -150,7 +157,7 @@ function setDay(iso: string) {
       />
       <small class="quiet">{{ now.proposal.reasons.capturedOn }}</small>
     </label>
-    <label v-if="m.kind === 'listings'">
+    <label v-if="recordKind(m.kind).hasWindow">
       <span>Units are counted over</span>
       <NInputNumber
         size="small"

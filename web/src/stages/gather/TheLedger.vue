@@ -62,7 +62,7 @@ function remove(entry: ImportEntry) {
             >
           </td>
           <td>{{ isoDay(e.capturedOn) }}</td>
-          <td class="num">{{ e.kind === 'listings' ? `${e.windowDays} d` : '–' }}</td>
+          <td class="num">{{ recordKind(e.kind).hasWindow ? `${e.windowDays} d` : '–' }}</td>
           <td class="quiet">{{ when(new Date(e.importedAt)) }}</td>
           <td class="num quiet">{{ bytes(e.fileBytes) }}</td>
           <td class="num">

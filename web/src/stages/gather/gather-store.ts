@@ -153,8 +153,8 @@ export function showProgress(progress: unknown, report: (done: number, note: str
 function openQuestions({ proposal, mapping, remembered }: OpenImport): Question[] {
   const has = (field: string) => mapping.columns.some((c) => c.as === 'field' && c.field === field)
   return proposal.questions.filter((q) => {
-    if (q.about === 'market') return mapping.kind !== 'offers' && mapping.market === null && !has('market')
-    if (q.about === 'supplier') return mapping.kind === 'offers' && mapping.supplier === null && !has('supplier')
+    if (q.about === 'market' || q.about === 'supplier')
+      return recordKind(mapping.kind).from === q.about && mapping[q.about] === null && !has(q.about)
     if (q.about === 'currency') return mapping.currency === null && !has('currency')
     if (remembered || q.about === 'kind') return false
     return !mapping.said?.includes(q.about)

@@ -1,0 +1,83 @@
+import type { RecordKind } from '../record-kinds'
+import { category, currency, market } from './shared-fields'
+
+export const terms: RecordKind = {
+  name: 'terms',
+  label: 'Search terms',
+  row: 'one phrase that buyers search for, with how often',
+  from: 'market',
+  hasWindow: true,
+  fields: [
+    market,
+    {
+      name: 'term',
+      label: 'Term',
+      type: 'text',
+      required: true,
+      says: ['search term', 'term', 'keyword', 'query', 'search phrase', 'phrase', 'search query'],
+      weight: 5,
+      help: 'The words buyers type.',
+    },
+    {
+      name: 'searches',
+      label: 'Searches',
+      type: 'count',
+      required: true,
+      says: ['searches', 'search volume', 'monthly searches', 'volume', 'search count', 'times searched'],
+      weight: 5,
+      help: 'How often it was searched for in the window.',
+    },
+    {
+      name: 'competing',
+      label: 'Competing listings',
+      type: 'count',
+      says: ['competing listings', 'competition', 'listings', 'results', 'result count'],
+      weight: 3,
+      help: 'How many listings answer to it.',
+    },
+    {
+      name: 'units',
+      label: 'Units in window',
+      type: 'count',
+      says: ['units sold', 'units', 'sold', 'units in window'],
+      help: 'Units sold under it in the window.',
+    },
+    {
+      name: 'revenue',
+      label: 'Sales in window',
+      type: 'money',
+      says: ['revenue', 'sales', 'gross sales', 'turnover', 'sales in window'],
+      help: 'Money taken under it in the window.',
+    },
+    {
+      name: 'price',
+      label: 'Average price',
+      type: 'money',
+      says: ['average price', 'price', 'mean price'],
+      help: 'Average price of what answers to it.',
+    },
+    currency,
+    {
+      name: 'change',
+      label: 'Change',
+      type: 'ratio',
+      says: ['change', 'growth', 'trend', 'change vs previous'],
+      help: 'Change of searches against the window before.',
+    },
+    {
+      name: 'day',
+      label: 'First day',
+      type: 'day',
+      says: ['first day', 'month', 'week', 'period', 'date', 'week starting'],
+      help: 'The first day of the window, where the file has several.',
+    },
+    {
+      name: 'region',
+      label: 'Region',
+      type: 'text',
+      says: ['region', 'country', 'place', 'state'],
+      help: 'Where it was searched for.',
+    },
+    category,
+  ],
+}

@@ -1,0 +1,25 @@
+import { recordKind, type FieldType, type KindName } from './record-kinds'
+import { writeCsv } from './write-delimited'
+
+/** A value of each type as a file may write it. */
+const examples: Record<FieldType, string> = {
+  text: 'words',
+  id: '0012345',
+  gtin: '2900000000117',
+  money: '12.50',
+  count: '120',
+  ratio: '12.5 %',
+  rating: '4.6',
+  day: '2026-05-31',
+  currency: 'EUR',
+  lead: '7-10',
+  list: 'balcony|herb',
+  path: 'Garden / Balcony',
+  tiers: '',
+}
+
+/** An empty file to fill in: the headings under which Sickle knows every field of a kind for certain, and one row as an example. */
+export function template(name: KindName): string {
+  const fields = recordKind(name).fields.filter((f) => f.type !== 'tiers')
+  return writeCsv([fields.map((f) => f.label), fields.map((f) => examples[f.type])])
+}
