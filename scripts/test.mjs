@@ -3,10 +3,11 @@ import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { ensureChromium, ensureDeps, ensureNode, root } from './ensure.mjs'
+import { ensureChromium, ensureDeps, ensureNode, ensurePython, root } from './ensure.mjs'
 
 ensureNode()
 ensureDeps()
+ensurePython()
 process.env.CHROMIUM = ensureChromium()
 
 const out = mkdtempSync(join(tmpdir(), 'sickle-test-'))

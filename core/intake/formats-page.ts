@@ -13,7 +13,7 @@ const types: Record<FieldType, string> = {
   lead: 'days, or a range',
   list: 'words separated by , ; or |',
   path: 'broad to narrow, separated by / > or |',
-  tiers: 'one column a quantity step',
+  tiers: 'one column a quantity step, or 1:4.71;10:4.20 in one',
 }
 
 /** The table of record kinds as a page for people (Markdown); docs/formats.md holds it between two marks. */

@@ -4,7 +4,7 @@ import { parseDay, type DateOrder } from './day-style'
 import { plainNumber, type NumberStyle } from './number-style'
 import { isBlank, type Cell, type OpenedFile } from './opened-file'
 import { recordKinds, type Field, type FieldType, type KindName, type RecordKind } from './record-kinds'
-import { tierStart } from './tiers'
+import { tiersFromCell, tierStart } from './tiers'
 
 /** What a column is taken for: a field of the kind, a price step, one day of a wide sales file, or nothing. */
 export type ColumnUse =
@@ -89,7 +89,7 @@ function special(kind: KindName, columns: Column[], styles: Styles, guesses: Col
 
 /** How well a heading and its cells fit a field, 0–1: mostly the words, vetoed by cells that cannot be such values. */
 function fit({ words, cells }: Column, field: Field, styles: Styles): number {
-  const name = nameFit(words, [...field.says, headingWords(field.label)])
+  const name = nameFit(words, [...field.says, headingWords(field.label), headingWords(field.name)])
   if (name === 0) return 0
   const content = cells.length === 0 ? 0.5 : share(cells, (cell) => canBe(cell, field.type, styles))
   return content < 0.5 ? 0 : name * (0.6 + 0.4 * content)
@@ -130,7 +130,7 @@ function canBe(cell: Cell, type: FieldType, styles: Styles): boolean {
     case 'ratio':
       return numeric(cell, styles) !== null
     case 'tiers':
-      return false
+      return tiersFromCell(text) !== null
     case 'id':
       return text.length <= 60
     default:

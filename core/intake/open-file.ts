@@ -5,6 +5,7 @@ import { openBook } from './open-book'
 import { openDelimited } from './open-delimited'
 import { openJson } from './open-json'
 import { openNdjson } from './open-ndjson'
+import { openParquet } from './open-parquet'
 
 /**
  * Opens any file Sickle can read, by what is in it (the name's ending is not trusted).
@@ -28,6 +29,10 @@ async function openByContent(file: FileSource, head: Uint8Array, sheet: string |
     checkSize(file, 'spreadsheet', limits.bookMegabytes)
     return openBook(file, sheet)
   }
+  if (startsWith(head, 'PAR1')) {
+    checkSize(file, 'Parquet', limits.parquetMegabytes)
+    return openParquet(file)
+  }
   if (head[0] === 0xd0 && head[1] === 0xcf && head[2] === 0x11) {
     throw new Problem('file-old-spreadsheet', { file: file.name })
   }
@@ -40,6 +45,10 @@ async function openByContent(file: FileSource, head: Uint8Array, sheet: string |
   if (isNdjson(start, head.length === file.size)) return openNdjson(file, encoding)
   checkSize(file, 'JSON', limits.jsonMegabytes)
   return openJson(file, encoding)
+}
+
+function startsWith(head: Uint8Array, mark: string): boolean {
+  return [...mark].every((c, i) => head[i] === c.charCodeAt(0))
 }
 
 function checkSize(file: FileSource, kind: string, limit: number): void {

@@ -4,12 +4,12 @@ import { flattenRecord } from './flatten-record'
 import { inBatches } from './open-book'
 import { limits, type Cell, type FileSource, type NumberedRow, type OpenedFile } from './opened-file'
 
-/** Opens JSON: the longest list of records in it is the table. @throws Problem 'file-json-broken', 'file-json-deep', 'file-no-table' */
+/** Opens JSON: the longest list of records in it is the table, or the one record it is. @throws Problem 'file-json-broken', 'file-json-deep', 'file-no-table' */
 export async function openJson(file: FileSource, encoding: Encoding): Promise<OpenedFile> {
   const text = new TextDecoder(encoding).decode(await file.arrayBuffer())
   if (nesting(text) > limits.depth) throw new Problem('file-json-deep', { file: file.name, limit: limits.depth })
   const value = parseJson(text, file.name)
-  const found = longestList(value)
+  const found = longestList(value) ?? oneRecord(value)
   if (!found) throw new Problem('file-no-table', { file: file.name })
   const { headings, rows } = toRows(found.list, 1)
   const notes = found.beside.map(([key, v]) => `${key} ${String(v)}`)
@@ -73,6 +73,13 @@ function endOfString(text: string, start: number): number {
   let i = start + 1
   while (i < text.length && text.charCodeAt(i) !== 34) i += text.charCodeAt(i) === 92 ? 2 : 1
   return i
+}
+
+/** A single record with values of its own is a table of one row. */
+function oneRecord(value: unknown): { list: unknown[]; beside: [string, unknown][] } | null {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return null
+  const plain = Object.values(value).filter((v) => typeof v === 'string' || typeof v === 'number')
+  return plain.length > 1 ? { list: [value], beside: [] } : null
 }
 
 function longestList(value: unknown): { list: unknown[]; beside: [string, unknown][] } | null {

@@ -21,7 +21,7 @@ export interface NumberedRow {
 /** What stands in a file, before any of it has a meaning. */
 export interface OpenedFile {
   name: string
-  format: 'delimited' | 'xlsx' | 'json' | 'ndjson'
+  format: 'delimited' | 'xlsx' | 'json' | 'ndjson' | 'parquet'
   encoding: Encoding | null
   delimiter: string | null
   sheet: string | null
@@ -39,6 +39,7 @@ export const limits = {
   textMegabytes: 400,
   bookMegabytes: 50,
   jsonMegabytes: 100,
+  parquetMegabytes: 400,
   unzippedMegabytes: 400,
   columns: 400,
   depth: 40,

@@ -4,7 +4,7 @@ import { isBlank, type Cell } from './opened-file'
 import { cellReader } from './cell-reader'
 import { readValue } from './read-value'
 import { recordKind, type Field } from './record-kinds'
-import { tiersToText, type Tier } from './tiers'
+import { tiersFromText, tiersToText, type Tier } from './tiers'
 
 export interface ReadRow {
   /** null where the row cannot be taken */
@@ -67,6 +67,10 @@ function readTiers(
   doubts: ReadRow['doubts'],
 ): void {
   if (mapping.kind !== 'offers') return
+  if (typeof record.tiers === 'string') {
+    record.price ??= tiersFromText(record.tiers)[0]?.priceE4 ?? null
+    return
+  }
   const tiers: Tier[] = []
   for (const { at, from } of columns) {
     const { value, reason } = readValue(cells[at] ?? null, 'money', mapping)

@@ -5,6 +5,7 @@ import { parseDay, type DateOrder } from './day-style'
 import { bareNumber, e4OfPlain, plainNumber, type NumberStyle } from './number-style'
 import type { Cell } from './opened-file'
 import type { FieldType } from './record-kinds'
+import { tiersFromCell, tiersToText } from './tiers'
 
 /** A value as read, or why it could not be. `null` with no reason is an honest 'not known'. */
 export type ReadValue = { value: string | number | null; reason?: undefined } | { value: null; reason: string }
@@ -42,10 +43,15 @@ export function readValue(cell: Cell, type: FieldType, style: { number: NumberSt
     case 'lead':
       return readLead(text)
     case 'tiers':
-      return fail('price steps are read from columns of their own')
+      return readTierCell(text)
     default:
       return readNumber(cell, text, type, style.number)
   }
+}
+
+function readTierCell(text: string): ReadValue {
+  const tiers = tiersFromCell(text)
+  return tiers ? { value: tiersToText(tiers) } : fail(`'${text}' is no list of price steps`)
 }
 
 function readNumber(cell: Cell, text: string, type: FieldType, style: NumberStyle): ReadValue {

@@ -13,7 +13,7 @@ test.each(recordKinds.map((k) => [k.label, k] as const))(
     const file = await open(`${kind.name}.csv`, template(kind.name))
     const { mapping } = proposeMapping(file, now)
     expect(mapping.kind).toBe(kind.name)
-    const wanted = kind.fields.filter((f) => f.type !== 'tiers').map((f) => f.name)
+    const wanted = kind.fields.map((f) => f.name)
     expect(mapping.columns.map((c) => (c.as === 'field' ? c.field : c.as))).toEqual(wanted)
     const { taken, rejected } = await importRows(file, mapping)
     expect({ taken, rejected }).toEqual({ taken: 1, rejected: [] })

@@ -25,7 +25,7 @@ export type FieldType =
   | 'lead' // days, perhaps a range; the longer end counts
   | 'list' // several words, kept joined by '|'
   | 'path' // a category, broad to narrow, kept joined by ' / '
-  | 'tiers' // unit price by quantity, kept as 'from:E4;from:E4'
+  | 'tiers' // unit price by quantity, kept as 'from:E4;from:E4', written 'from:price;from:price'
 
 export interface Field {
   name: string

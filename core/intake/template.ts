@@ -15,11 +15,11 @@ const examples: Record<FieldType, string> = {
   lead: '7-10',
   list: 'balcony|herb',
   path: 'Garden / Balcony',
-  tiers: '',
+  tiers: '1:4.71;10:4.20',
 }
 
 /** An empty file to fill in: the headings under which Sickle knows every field of a kind for certain, and one row as an example. */
 export function template(name: KindName): string {
-  const fields = recordKind(name).fields.filter((f) => f.type !== 'tiers')
+  const fields = recordKind(name).fields
   return writeCsv([fields.map((f) => f.label), fields.map((f) => examples[f.type])])
 }

@@ -29,6 +29,13 @@ export function tiersFromText(text: string): Tier[] {
   })
 }
 
+/** Tiers as people write them in one cell, '1:4.71; 10:4.20', as a table leaves Sickle; null where it is no such text. */
+export function tiersFromCell(text: string): Tier[] | null {
+  const parts = text.split(';').map((p) => /^\s*(\d{1,7})\s*:\s*(\d{1,9}(?:\.\d{1,4})?)\s*$/.exec(p))
+  if (parts.some((m) => m === null)) return null
+  return parts.map((m) => ({ from: Number(m?.[1]), priceE4: Math.round(Number(m?.[2]) * 1e4) }))
+}
+
 /** The unit price at a quantity: the last step at or below it; below the first step, the first. */
 export function tierPrice(tiers: readonly Tier[], quantity: number): number | null {
   let price = tiers[0]?.priceE4 ?? null

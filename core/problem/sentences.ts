@@ -34,6 +34,7 @@ export const sentences = {
   'storage-full': 'The browser gives Sickle no more space. Remove an import from the ledger, or free disk space.',
   'storage-closed': 'The browser does not let Sickle keep data here (private window?). Open it in a normal window.',
   'storage-newer': 'This workspace was last opened by a newer Sickle. Start that one; nothing was changed.',
+  'file-parquet-broken': '{file} cannot be read as Parquet: {reason}.',
   'tab-follows':
     'Another tab has this workspace and writes to it; this one only follows. Choose “Work here” to go on in this tab.',
   'import-lost': '{file} was not kept, as another tab took over meanwhile. Bring it in again.',

@@ -12,6 +12,7 @@ import { stopIfCancelled } from '@sickle/core/problem'
 import { openDatabase, type ImportEntry } from '../storage/database'
 import { enterImport, removeImport, saveSegment } from '../storage/imports'
 import { serve, type CallContext } from './channel'
+import { exportMethods } from './export-methods'
 
 /** An opened file as the page sees it: no rows but the first. */
 function summary(file: OpenedFile) {
@@ -42,6 +43,8 @@ async function open(file: File, sheet: string | null): Promise<OpenedFile> {
 }
 
 const methods = {
+  ...exportMethods,
+
   async plan(_: CallContext, file: File, sheet: string | null, now: number) {
     const o = await open(file, sheet)
     return { file: summary(o), proposal: proposeMapping(o, now) }

@@ -3,7 +3,10 @@ import { Upload } from '@lucide/vue'
 import { useFileDialog } from '@vueuse/core'
 
 const emit = defineEmits<{ files: [files: File[]] }>()
-const { open, onChange, reset } = useFileDialog({ accept: '.csv,.tsv,.txt,.xlsx,.json,.ndjson,.jsonl', multiple: true })
+const { open, onChange, reset } = useFileDialog({
+  accept: '.csv,.tsv,.txt,.xlsx,.json,.ndjson,.jsonl,.parquet',
+  multiple: true,
+})
 onChange((list) => {
   if (list?.length) emit('files', [...list])
   reset()
@@ -15,7 +18,7 @@ onChange((list) => {
     <Upload :size="22" aria-hidden="true" />
     <span
       ><b>Drop files anywhere, or choose them</b><br /><span class="quiet small"
-        >CSV, TSV, XLSX, JSON or NDJSON, with any headings, separators, number and date styles</span
+        >CSV, TSV, XLSX, JSON, NDJSON or Parquet, with any headings, separators, number and date styles</span
       ></span
     >
   </button>

@@ -23,7 +23,7 @@ const asks = (about: Question['about']) => gather.openQuestions.find((q) => q.ab
 const everAsked = (about: Question['about']) => now.value.proposal.questions.find((q) => q.about === about)
 const format = computed(() => {
   const s = now.value.summary
-  const names = { delimited: 'Delimited text', xlsx: 'Spreadsheet', json: 'JSON', ndjson: 'NDJSON' }
+  const names = { delimited: 'Delimited text', xlsx: 'Spreadsheet', json: 'JSON', ndjson: 'NDJSON', parquet: 'Parquet' }
   const marks: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' }
   return [names[s.format], s.encoding?.toUpperCase(), s.delimiter && marks[s.delimiter], bytes(now.value.file.size)]
     .filter(Boolean)

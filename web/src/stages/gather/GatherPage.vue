@@ -10,6 +10,7 @@ import { useWorkspace } from '@/shared/stores/workspace'
 import DropField from './DropField.vue'
 import FirstDoors from './FirstDoors.vue'
 import ImportReview from './ImportReview.vue'
+import LedgerFoot from './LedgerFoot.vue'
 import TheLedger from './TheLedger.vue'
 import { useGather } from './gather-store'
 import { bringDemoFile, demoIndex, demoRules } from './load-demo'
@@ -67,6 +68,7 @@ async function loadDemo() {
       </header>
       <DropField @files="gather.offer" />
       <TheLedger />
+      <LedgerFoot />
     </template>
   </div>
 </template>

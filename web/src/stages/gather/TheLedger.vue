@@ -7,11 +7,13 @@ import { isoDay } from '@sickle/core/identity'
 import { bytes, count } from '@/shared/format'
 import { useWorkspace } from '@/shared/stores/workspace'
 import type { ImportEntry } from '@/storage/database'
+import RecordsDrawer from './RecordsDrawer.vue'
 import RejectedRows from './RejectedRows.vue'
 
 const workspace = useWorkspace()
 const dialog = useDialog()
 const looking = ref<ImportEntry | null>(null)
+const reading = ref<ImportEntry | null>(null)
 const when = timeFormat('%Y-%m-%d %H:%M')
 
 function remove(entry: ImportEntry) {
@@ -45,7 +47,9 @@ function remove(entry: ImportEntry) {
       </thead>
       <tbody>
         <tr v-for="e in [...workspace.ledger].reverse()" :key="e.id">
-          <td class="file">{{ e.file }}</td>
+          <td class="file">
+            <button class="bare" :title="`See the records of ${e.file}`" @click="reading = e">{{ e.file }}</button>
+          </td>
           <td>{{ recordKind(e.kind).label }}</td>
           <td>{{ e.from ?? 'by column' }}</td>
           <td class="num">{{ count(e.rows) }}</td>
@@ -71,6 +75,7 @@ function remove(entry: ImportEntry) {
         </tr>
       </tbody>
     </table>
+    <RecordsDrawer :entry="reading" @close="reading = null" />
     <RejectedRows :entry="looking" @close="looking = null" />
   </section>
 </template>
@@ -78,6 +83,9 @@ function remove(entry: ImportEntry) {
 <style scoped>
 .file {
   font-weight: 500;
+}
+.file button:hover {
+  text-decoration: underline;
 }
 .link {
   color: var(--slate);
