@@ -10,6 +10,7 @@ export { limits, type Cell, type FileSource, type OpenedFile } from './opened-fi
 export * from './preview-rows'
 export * from './propose-mapping'
 export { readValue } from './read-value'
+export { rowReader } from './read-record'
 export * from './record-kinds'
 export * from './shape-of'
 export * from './tiers'

@@ -35,6 +35,10 @@ export const sentences = {
   'storage-closed': 'The browser does not let Sickle keep data here (private window?). Open it in a normal window.',
   'storage-newer': 'This workspace was last opened by a newer Sickle. Start that one; nothing was changed.',
   'file-parquet-broken': '{file} cannot be read as Parquet: {reason}.',
+  'source-refused': 'The source refuses: {reason}.',
+  'source-failing':
+    'The source keeps failing ({reason}); after {attempts} tries the scan rests. Nothing that came in is lost: resume it later.',
+  'source-answer': 'The source does not keep to the connector contract: {reason}.',
   'tab-follows':
     'Another tab has this workspace and writes to it; this one only follows. Choose “Work here” to go on in this tab.',
   'import-lost': '{file} was not kept, as another tab took over meanwhile. Bring it in again.',

@@ -10,13 +10,20 @@ import { readConfig } from './config'
 import { demoBytes } from './demo-bytes'
 
 const world = makeWorld({ goods: 60, listings: 120, stores: 60, offers: 40 })
+const sources = {
+  sources: [{ id: 'farholt', name: 'Farholt', standin: { size: 3000, stores: 5, latencyMs: 0, perSecond: 100_000 } }],
+  fetch,
+  now: () => 0,
+  random: () => 0.5,
+  sleep: () => Promise.resolve(),
+}
 let server: Server
 let base: string
 
 beforeAll(async () => {
   const webRoot = mkdtempSync(join(tmpdir(), 'sickle-'))
   writeFileSync(join(webRoot, 'index.html'), '<title>Sickle</title>')
-  const app = createApp({ webRoot, demo: { files: await demoBytes(demoFiles(world)), rules: {} } })
+  const app = createApp({ webRoot, demo: { files: await demoBytes(demoFiles(world)), rules: {} }, sources })
   server = await new Promise((resolve) => {
     const s = app.listen(0, '127.0.0.1', () => resolve(s))
   })

@@ -1,16 +1,18 @@
 import express, { type ErrorRequestHandler, type Express } from 'express'
 import helmet from 'helmet'
 import { picture } from '@sickle/standins'
+import { connector, type ConnectorDeps } from './connector'
 import type { ServedFile } from './demo-bytes'
 
 export interface AppDeps {
   /** folder of the built application; null serves the demo alone (development) */
   webRoot: string | null
   demo: { files: ServedFile[]; rules: unknown }
+  sources: ConnectorDeps
 }
 
-/** The server without its socket: strict headers, the application, the demo's files and pictures. */
-export function createApp({ webRoot, demo }: AppDeps): Express {
+/** The server without its socket: strict headers, the application, the demo's files and pictures, the sources. */
+export function createApp({ webRoot, demo, sources }: AppDeps): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(
@@ -52,6 +54,7 @@ export function createApp({ webRoot, demo }: AppDeps): Express {
     res.set('Cache-Control', 'public, max-age=86400').type('image/svg+xml').send(svg)
   })
   app.use('/demo', (_, res) => void res.status(404).type('text/plain').send('There is no such demo file.'))
+  app.use('/api', connector(sources))
   if (webRoot !== null) {
     app.use(express.static(webRoot, { index: 'index.html', maxAge: '1h', setHeaders: noStoreForPages }))
     app.get('/{*path}', (_, res) => res.sendFile('index.html', { root: webRoot, cacheControl: false }))

@@ -5,12 +5,20 @@ import { demoCosts, demoFiles, demoRates, demoSchedules } from '@sickle/standins
 import { createApp } from './app'
 import { readConfig } from './config'
 import { demoBytes } from './demo-bytes'
+import { readSources } from './sources-config'
 
 const config = readConfig(process.env)
 const webRoot = fileURLToPath(new URL('../../web/dist/', import.meta.url))
 const files = await demoBytes(demoFiles())
 const rules = { schedules: demoSchedules, rates: demoRates, costs: demoCosts }
-const app = createApp({ webRoot: existsSync(webRoot) ? webRoot : null, demo: { files, rules } })
+const sources = {
+  sources: readSources(process.env),
+  fetch,
+  now: () => Date.now(),
+  random: () => Math.random(),
+  sleep: (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms)),
+}
+const app = createApp({ webRoot: existsSync(webRoot) ? webRoot : null, demo: { files, rules }, sources })
 const server = app.listen(config.port, config.host, (error?: Error) => {
   if (error) {
     const taken = (error as NodeJS.ErrnoException).code === 'EADDRINUSE'

@@ -1,0 +1,32 @@
+import type { RowRecord } from '../tables'
+import type { ScanLimits } from './scan-plan'
+
+/** The limits by name, as their counts are shown. */
+export const limitLabels = {
+  leastPrice: 'below the least price',
+  mostPrice: 'above the highest price',
+  leastUnits: 'too few units',
+  leastRating: 'rated too low',
+  without: 'excluded words',
+} as const satisfies Record<keyof ScanLimits, string>
+export type LimitName = keyof typeof limitLabels
+
+/**
+ * A test for records on their way in: the first limit that discards one, or null. A figure that is not known discards nothing
+ * but by 'leastUnits' and 'leastRating', which ask for evidence.
+ */
+export function scanFilter(limits: ScanLimits): (record: RowRecord) => LimitName | null {
+  const words = limits.without.map((w) => w.trim().toLowerCase()).filter((w) => w !== '')
+  return (record) => {
+    const { price, units, rating, title } = record
+    if (typeof price === 'number') {
+      if (limits.leastPrice !== null && price < limits.leastPrice * 1e4) return 'leastPrice'
+      if (limits.mostPrice !== null && price > limits.mostPrice * 1e4) return 'mostPrice'
+    }
+    if (limits.leastUnits !== null && !(typeof units === 'number' && units >= limits.leastUnits)) return 'leastUnits'
+    if (limits.leastRating !== null && !(typeof rating === 'number' && rating >= limits.leastRating))
+      return 'leastRating'
+    const said = typeof title === 'string' ? title.toLowerCase() : ''
+    return words.some((w) => said.includes(w)) ? 'without' : null
+  }
+}
