@@ -13,7 +13,7 @@ export interface FarListing {
   category: string
   kind: string
   gtin: string
-  /** in the market's currency, GBP */
+  /** in the market's currency, EUR */
   price: number
   delivery: number
   units30: number
@@ -48,7 +48,7 @@ const lastDay = Date.UTC(2026, 4, 31)
  */
 export class FarMarket {
   readonly name = 'Farholt'
-  readonly currency = 'GBP'
+  readonly currency = 'EUR'
   readonly size: number
   readonly stores: readonly string[]
   readonly #seed: number

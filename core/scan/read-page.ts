@@ -1,5 +1,5 @@
 import { recordKind, rowReader, type Mapping, type RejectedRow } from '../intake'
-import { TableBuilder, type RowRecord, type Table } from '../tables'
+import { TableBuilder, type Table } from '../tables'
 import { isNumeric } from '../intake'
 import { scanFilter, type LimitName } from './scan-filter'
 import type { ScanLimits } from './scan-plan'
@@ -25,7 +25,7 @@ export function pageReader(about: { market: string; capturedOn: number; windowDa
   const mapping: Mapping = {
     kind: 'listings',
     columns: fields.map((f) => ({ as: 'field', field: f.name })),
-    number: '.',
+    number: { decimal: '.', group: '' },
     order: 'dmy',
     supplier: null,
     currency: null,
@@ -44,7 +44,7 @@ export function pageReader(about: { market: string; capturedOn: number; windowDa
       const cells = fields.map((f) => cellOf(source, f.name))
       const { record, rejected: reason } = read(cells)
       if (!record) return void rejected.push({ row: firstRow + i, reason: reason ?? 'not read', cells })
-      const limit = discards(record as RowRecord)
+      const limit = discards(record)
       if (limit) discarded[limit] = (discarded[limit] ?? 0) + 1
       else builder.add(record)
     })

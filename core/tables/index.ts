@@ -1,4 +1,5 @@
 export * from './row-reader'
+export { appendRows } from './append-rows'
 export * from './table'
 export * from './table-builder'
 export * from './stored-column'

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { useMessage } from 'naive-ui'
-import { computed, onErrorCaptured, onMounted, ref } from 'vue'
+import { computed, onErrorCaptured, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { describePlan } from '@sickle/core/scan'
+import { count } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
 import { useDrafts } from '@/shared/stores/drafts'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
+import { useScans } from '@/shared/stores/scans'
 import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useTurn } from '@/shared/stores/turn'
@@ -23,6 +26,7 @@ import TheRow from './TheRow.vue'
 const workspace = useWorkspace()
 const turn = useTurn()
 const settings = useSettings()
+const scans = useScans()
 const sheaf = useSheaf()
 const route = useRoute()
 const router = useRouter()
@@ -36,6 +40,7 @@ onMounted(async () => {
   try {
     await turn.begin()
     await Promise.all(stores.map((s) => s.load()))
+    await scans.load()
     await workspace.reload()
   } catch (thrown) {
     fatal.value = toProblem(thrown).message
@@ -49,6 +54,12 @@ function show(thrown: unknown) {
   const problem = toProblem(thrown)
   if (problem.code !== 'cancelled') message.error(problem.message, { closable: true, duration: 0 })
 }
+watch(
+  () => scans.finished,
+  (scan) =>
+    scan &&
+    message.success(`Scan of ${describePlan(scan.plan)} done: ${count(scan.taken)} listings`, { closable: true }),
+)
 useEventListener(window, 'unhandledrejection', (event) => show(event.reason))
 useEventListener(window, 'error', (event) => show(event.error))
 

@@ -7,7 +7,14 @@ import { useJobs } from '@/shared/stores/jobs'
 const jobs = useJobs()
 const label = computed(() => (jobs.active.length > 0 ? plural(jobs.active.length, 'job') : 'No jobs'))
 const overall = computed(() => jobs.active[0]?.done ?? null)
-const words = { waiting: 'waiting', running: 'working', done: 'done', failed: 'failed', cancelled: 'cancelled' }
+const words = {
+  waiting: 'waiting',
+  running: 'working',
+  done: 'done',
+  failed: 'failed',
+  cancelled: 'cancelled',
+  paused: 'paused',
+}
 </script>
 
 <template>
@@ -20,14 +27,15 @@ const words = { waiting: 'waiting', running: 'working', done: 'done', failed: 'f
     </template>
     <div class="list" role="status">
       <p v-if="jobs.jobs.length === 0" class="quiet">
-        Imports show here while they run, with progress and a way to stop them.
+        Imports and scans show here while they run, with progress and a way to stop them.
       </p>
       <div v-for="job in [...jobs.jobs].reverse().slice(0, 14)" :key="job.id" class="job">
         <div class="head">
           <span class="name">{{ job.label }}</span>
-          <button v-if="job.state === 'running' || job.state === 'waiting'" class="bare cancel" @click="job.cancel()">
-            Cancel
-          </button>
+          <span v-if="job.state === 'running' || job.state === 'waiting'" class="acts">
+            <button v-if="job.pause" class="bare" @click="job.pause()">Pause</button>
+            <button class="bare cancel" @click="job.cancel()">Cancel</button>
+          </span>
           <span v-else class="small" :class="{ loss: job.state === 'failed', quiet: job.state !== 'failed' }">{{
             words[job.state]
           }}</span>
@@ -89,6 +97,10 @@ const words = { waiting: 'waiting', running: 'working', done: 'done', failed: 'f
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+.acts {
+  display: flex;
+  gap: 10px;
 }
 .cancel {
   color: var(--clay);

@@ -5,12 +5,14 @@ import type { TurnTools } from '@/storage/turn'
 import { Channel } from '@/workers/channel'
 import type { EngineMethods } from '@/workers/engine.worker'
 import type { IntakeMethods } from '@/workers/intake.worker'
+import type { ScanMethods } from '@/workers/scan.worker'
 
 /** What the stores reach the outside by; tests pass their own. */
 export interface Services {
   database: () => Promise<Database>
   engine: Channel<EngineMethods>
   intake: Channel<IntakeMethods>
+  scan: Channel<ScanMethods>
   /** by which several tabs take turns; left out where there is only one */
   turnTools?: TurnTools
   /** the clock, ms */
@@ -36,13 +38,14 @@ export function createServices(): Services {
     intake: channelTo<IntakeMethods>(
       new Worker(new URL('../workers/intake.worker.ts', import.meta.url), { type: 'module' }),
     ),
+    scan: channelTo<ScanMethods>(new Worker(new URL('../workers/scan.worker.ts', import.meta.url), { type: 'module' })),
     turnTools: { locks: navigator.locks, channel: new BroadcastChannel('sickle') },
     now: () => Date.now(),
     newId: () => crypto.randomUUID(),
   }
 }
 
-function channelTo<M extends Record<string, never> | EngineMethods | IntakeMethods>(worker: Worker): Channel<M> {
+function channelTo<M extends EngineMethods | IntakeMethods | ScanMethods>(worker: Worker): Channel<M> {
   const channel = new Channel<M>(worker)
   worker.addEventListener('error', (event) => channel.fail(event.message || 'a worker stopped'))
   return channel

@@ -3,6 +3,7 @@ import { Problem } from '@sickle/core/problem'
 import type { KindName, RejectedRow } from '@sickle/core/intake'
 import type { StoredColumn } from '@sickle/core/tables'
 import { migrate } from './migrations'
+import type { ScanEntry, ScanPage } from './scan-entry'
 
 /** One import in the ledger. */
 export interface ImportEntry {
@@ -42,6 +43,9 @@ export interface Schema extends DBSchema {
   columns: { key: [string, number, string]; value: StoredColumn }
   rejects: { key: string; value: Rejects }
   documents: { key: string; value: unknown }
+  /** scans, and the pages of those that are not done: a page is there whole or not at all */
+  scans: { key: string; value: ScanEntry }
+  scanPages: { key: [string, number]; value: ScanPage }
   /** worked-out results that can always be made anew, column by column */
   snapshots: { key: string; value: unknown }
 }
@@ -49,10 +53,10 @@ export interface Schema extends DBSchema {
 export type Database = IDBPDatabase<Schema>
 export type Upgrade = IDBPTransaction<
   Schema,
-  ('imports' | 'columns' | 'rejects' | 'documents' | 'snapshots')[],
+  ('imports' | 'columns' | 'rejects' | 'documents' | 'snapshots' | 'scans' | 'scanPages')[],
   'versionchange'
 >
-export const databaseVersion = 2
+export const databaseVersion = 3
 
 /**
  * Opens the workspace in this browser, brought up from any earlier version of its form.

@@ -23,13 +23,19 @@ export async function saveSegment(db: Database, id: string, segment: number, tab
 export async function enterImport(db: Database, entry: ImportEntry, rejects: Rejects): Promise<void> {
   await guardWrite(async () => {
     const tx = db.transaction(['imports', 'columns', 'rejects'], 'readwrite')
-    for (const segment of entry.segments.keys())
-      if ((await tx.objectStore('columns').count(ofSegment(entry.id, segment))) === 0)
-        throw new Problem('import-lost', { file: entry.file })
+    await assertWhole(tx.objectStore('columns'), entry)
     void tx.objectStore('rejects').put(rejects, entry.id)
     void tx.objectStore('imports').put(entry)
     await tx.done
   })
+}
+
+type ColumnKeys = { count(range: IDBKeyRange): Promise<number> }
+
+/** Every segment of the import rests. @throws Problem 'import-lost' */
+export async function assertWhole(columns: ColumnKeys, { id, segments, file }: ImportEntry): Promise<void> {
+  for (const segment of segments.keys())
+    if ((await columns.count(ofSegment(id, segment))) === 0) throw new Problem('import-lost', { file })
 }
 
 export async function removeImport(db: Database, id: string): Promise<void> {

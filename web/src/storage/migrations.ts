@@ -2,7 +2,7 @@ import { packWords } from '@sickle/core/tables'
 import type { Database, ImportEntry, Upgrade } from './database'
 
 /** One step from each version of the workspace's form to the next, all in the one transaction that opens it: it happens whole or not at all. */
-const steps: ((db: Database, tx: Upgrade) => Promise<void>)[] = [createStores, segmentColumns]
+const steps: ((db: Database, tx: Upgrade) => Promise<void>)[] = [createStores, segmentColumns, addScans]
 
 /** Brings a workspace from version `from` (0: there is none yet) to the newest. */
 export async function migrate(db: Database, from: number, tx: Upgrade): Promise<void> {
@@ -12,6 +12,11 @@ export async function migrate(db: Database, from: number, tx: Upgrade): Promise<
 async function createStores(db: Database): Promise<void> {
   db.createObjectStore('imports', { keyPath: 'id' })
   for (const name of ['columns', 'rejects', 'documents', 'snapshots'] as const) db.createObjectStore(name)
+}
+
+async function addScans(db: Database): Promise<void> {
+  db.createObjectStore('scans', { keyPath: 'id' })
+  db.createObjectStore('scanPages')
 }
 
 /** Version 1 kept an import in one piece, its words as a list of texts. */

@@ -6,11 +6,13 @@ import { useTurn } from './turn'
 export interface Job {
   id: number
   label: string
-  state: 'waiting' | 'running' | 'done' | 'failed' | 'cancelled'
+  state: 'waiting' | 'running' | 'paused' | 'done' | 'failed' | 'cancelled'
   /** 0–1; null where it cannot be told */
   done: number | null
   note: string
   cancel: () => void
+  /** where it can rest and go on later */
+  pause?: () => void
 }
 
 export interface JobContext {
@@ -59,10 +61,19 @@ export const useJobs = defineStore('jobs', () => {
     return result
   }
 
+  /** Shows work that runs elsewhere. @returns how to tell of it */
+  function track(label: string, acts: Pick<Job, 'cancel' | 'pause'>): (some: Partial<Job>) => void {
+    const id = next++
+    jobs.value.push({ id, label, state: 'running', done: null, note: '', ...acts })
+    return (some) => {
+      jobs.value = jobs.value.map((j) => (j.id === id ? { ...j, ...some } : j))
+    }
+  }
+
   const active = computed(() => jobs.value.filter((j) => j.state === 'waiting' || j.state === 'running'))
   useTurn().onLoss(() => active.value.forEach((j) => j.cancel()))
   function clearFinished() {
     jobs.value = active.value
   }
-  return { jobs, active, run, clearFinished }
+  return { jobs, active, run, track, clearFinished }
 })

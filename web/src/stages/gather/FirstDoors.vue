@@ -3,6 +3,7 @@ import { NButton, NProgress } from 'naive-ui'
 import { computed } from 'vue'
 import { useJobs } from '@/shared/stores/jobs'
 import DropField from './DropField.vue'
+import ScanForm from './ScanForm.vue'
 
 defineProps<{ busy: boolean }>()
 defineEmits<{ demo: []; files: [files: File[]] }>()
@@ -47,15 +48,20 @@ const share = computed(() => {
       </p>
       <DropField @files="(f) => $emit('files', f)" />
     </section>
+    <section class="panel door">
+      <h2>Connect a source</h2>
+      <p>A market that answers by the connector contract. One that is made up ships with Sickle.</p>
+      <ScanForm />
+    </section>
   </div>
 </template>
 
 <style scoped>
 .doors {
-  max-width: 920px;
+  max-width: 1180px;
   margin: 6vh auto 0;
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: 0.9fr 1fr 1.2fr;
   gap: 18px;
 }
 header {

@@ -11,6 +11,8 @@ import DropField from './DropField.vue'
 import FirstDoors from './FirstDoors.vue'
 import ImportReview from './ImportReview.vue'
 import LedgerFoot from './LedgerFoot.vue'
+import ScanForm from './ScanForm.vue'
+import ScanList from './ScanList.vue'
 import TheLedger from './TheLedger.vue'
 import { useGather } from './gather-store'
 import { bringDemoFile, demoIndex, demoRules } from './load-demo'
@@ -50,12 +52,10 @@ async function loadDemo() {
     </div>
     <p v-if="gather.opening" class="panel opening" role="status">Reading {{ gather.opening }} …</p>
     <ImportReview v-if="gather.current" :key="gather.current.file.name" />
-    <FirstDoors
-      v-else-if="(workspace.empty || demo === 'loading') && !gather.opening"
-      :busy="demo === 'loading'"
-      @demo="loadDemo"
-      @files="gather.offer"
-    />
+    <template v-else-if="(workspace.empty || demo === 'loading') && !gather.opening">
+      <FirstDoors :busy="demo === 'loading'" @demo="loadDemo" @files="gather.offer" />
+      <ScanList />
+    </template>
     <p v-else-if="workspace.state === 'opening'" class="quiet" role="status">Opening …</p>
     <template v-else-if="!gather.opening">
       <header class="head">
@@ -66,7 +66,11 @@ async function loadDemo() {
           >See the finds</NButton
         >
       </header>
-      <DropField @files="gather.offer" />
+      <div class="ways">
+        <DropField @files="gather.offer" />
+        <ScanForm class="panel way" />
+      </div>
+      <ScanList />
       <TheLedger />
       <LedgerFoot />
     </template>
@@ -80,6 +84,14 @@ async function loadDemo() {
   display: flex;
   flex-direction: column;
   gap: 14px;
+}
+.ways {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 14px;
+}
+.way {
+  padding: 12px 16px;
 }
 .head {
   display: flex;

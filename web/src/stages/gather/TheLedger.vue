@@ -68,7 +68,7 @@ function remove(entry: ImportEntry) {
           <td>{{ isoDay(e.capturedOn) }}</td>
           <td class="num">{{ recordKind(e.kind).hasWindow ? `${e.windowDays} d` : '–' }}</td>
           <td class="quiet">{{ when(new Date(e.importedAt)) }}</td>
-          <td class="num quiet">{{ bytes(e.fileBytes) }}</td>
+          <td class="num quiet">{{ e.fileBytes > 0 ? bytes(e.fileBytes) : '–' }}</td>
           <td class="num">
             <NButton size="tiny" quaternary :aria-label="`Remove ${e.file}`" @click="remove(e)">Remove</NButton>
           </td>

@@ -1,0 +1,145 @@
+import { defineStore } from 'pinia'
+import { ref, shallowRef } from 'vue'
+import { describePlan, planKey, type ScanChange, type ScanPlan } from '@sickle/core/scan'
+import { useServices } from '@/app/services'
+import { count } from '@/shared/format'
+import { plain } from '@/shared/plain'
+import { toProblem } from '@/shared/problem'
+import type { ScanEntry } from '@/storage/scan-entry'
+import { dropScan, listScans } from '@/storage/scans'
+import { useJobs } from './jobs'
+import { useTurn } from './turn'
+import { useWorkspace } from './workspace'
+
+export interface SourceEntry {
+  id: string
+  name: string
+  standin: boolean
+}
+
+/** Scans of sources: they run in a worker, rest and go on, and come to be imports. */
+export const useScans = defineStore('scans', () => {
+  const services = useServices()
+  const jobs = useJobs()
+  const turn = useTurn()
+  const workspace = useWorkspace()
+  const sources = shallowRef<SourceEntry[]>([])
+  const list = shallowRef<ScanEntry[]>([])
+  const finished = ref<ScanEntry | null>(null)
+  const running = new Map<string, AbortController>()
+
+  /** Scans that ran when the tab was closed go on by themselves. */
+  async function load(): Promise<void> {
+    list.value = await listScans(await services.database())
+    void fetchSources()
+    if (turn.role === 'writer') resumeAll()
+  }
+  function resumeAll(): void {
+    for (const scan of list.value) if (scan.state === 'running' && !running.has(scan.id)) void run(scan)
+  }
+  async function fetchSources(): Promise<void> {
+    const response = await fetch('/api/sources').catch(() => null)
+    if (response?.ok) sources.value = (await response.json()) as SourceEntry[]
+  }
+  const about = (source: string) => services.scan.call('about', [source])
+
+  function show(scan: ScanEntry): void {
+    const others = list.value.filter((s) => s.id !== scan.id)
+    list.value = [scan, ...others].sort((a, b) => b.startedAt - a.startedAt)
+  }
+
+  async function start(plan: ScanPlan): Promise<void> {
+    turn.assertWriter()
+    const before = list.value.find((s) => s.state === 'done' && s.taken > 0 && planKey(s.plan) === planKey(plan))
+    const scan: ScanEntry = {
+      id: services.newId(),
+      plan: plain(plan),
+      market: null,
+      state: 'running',
+      note: '',
+      total: null,
+      pages: null,
+      asOf: '',
+      capturedOn: Math.floor(services.now() / 86_400_000),
+      windowDays: 30,
+      pagesDone: 0,
+      taken: 0,
+      rejected: 0,
+      discarded: {},
+      retries: 0,
+      startedAt: services.now(),
+      endedAt: null,
+      before: before?.id ?? null,
+    }
+    await (await services.database()).put('scans', scan)
+    show(scan)
+    void run(scan)
+  }
+
+  async function run(scan: ScanEntry): Promise<void> {
+    turn.assertWriter()
+    const controller = new AbortController()
+    running.set(scan.id, controller)
+    const tell = jobs.track(`Scan of ${describePlan(scan.plan)}`, {
+      pause: () => pause(scan.id),
+      cancel: () => void cancel(scan.id),
+    })
+    const hear = (now: ScanEntry) => {
+      show(now)
+      tell({ done: now.pages ? now.pagesDone / now.pages : null, note: progressNote(now) })
+    }
+    try {
+      const done = await services.scan.call('run', [scan.id, services.now()], {
+        signal: controller.signal,
+        onProgress: (now) => hear(now as ScanEntry),
+      })
+      tell({ state: 'done', done: 1, note: progressNote(done) })
+      finished.value = done
+      await workspace.renew()
+    } catch (thrown) {
+      const { code, message } = toProblem(thrown)
+      const gone = !list.value.some((s) => s.id === scan.id)
+      tell({
+        state: code !== 'cancelled' ? 'failed' : gone ? 'cancelled' : 'paused',
+        note: code === 'cancelled' ? '' : message,
+      })
+    } finally {
+      running.delete(scan.id)
+    }
+  }
+
+  const pause = (id: string) => running.get(id)?.abort()
+  const resume = (scan: ScanEntry) => void run(scan)
+  async function cancel(id: string): Promise<void> {
+    turn.assertWriter()
+    list.value = list.value.filter((s) => s.id !== id)
+    running.get(id)?.abort()
+    await dropScan(await services.database(), id)
+  }
+  /** The same again on what the source says now. */
+  const again = (scan: ScanEntry) => start(scan.plan)
+  const changes = (scan: ScanEntry): Promise<ScanChange[]> => services.scan.call('changes', [scan.id])
+
+  turn.onNews((news) => {
+    if (news.about === 'data')
+      void services
+        .database()
+        .then(listScans)
+        .then((now) => (list.value = now))
+  })
+  turn.onLoss(() => running.forEach((r) => r.abort()))
+  return { sources, list, finished, load, about, start, pause, resume, cancel, again, changes, resumeAll }
+})
+
+/** Where a scan stands, in a line. */
+export function progressNote({ total, taken, rejected, discarded, retries }: ScanEntry): string {
+  const left = Object.values(discarded).reduce((a, b) => a + b, 0)
+  return [
+    total === null ? 'asking the source' : `${count(taken)} of ${count(total)} taken`,
+    left > 0 && `${count(left)} discarded`,
+    rejected > 0 && `${count(rejected)} not readable`,
+    retries > 0 && `asked again ${count(retries)} times`,
+  ]
+    .filter(Boolean)
+    .join(' · ')
+}

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { NDrawer, NDrawerContent } from 'naive-ui'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { describePlan, type ChangeSort, type ScanChange } from '@sickle/core/scan'
+import { count } from '@/shared/format'
+import { useScans } from '@/shared/stores/scans'
+import type { ScanEntry } from '@/storage/scan-entry'
+
+/** What one look differs in from the look before it. */
+const { scan } = defineProps<{ scan: ScanEntry | null }>()
+const emit = defineEmits<{ close: [] }>()
+const scans = useScans()
+const changes = shallowRef<ScanChange[] | null>(null)
+const sort = ref<ChangeSort>('new')
+const sorts: { sort: ChangeSort; label: string }[] = [
+  { sort: 'new', label: 'New' },
+  { sort: 'gone', label: 'Gone' },
+  { sort: 'dearer', label: 'Dearer' },
+  { sort: 'cheaper', label: 'Cheaper' },
+  { sort: 'rising', label: 'Rising' },
+  { sort: 'fading', label: 'Fading' },
+]
+watch(
+  () => scan,
+  async (now) => {
+    changes.value = null
+    if (!now) return
+    changes.value = await scans.changes(now)
+    sort.value = sorts.find((s) => countOf(s.sort) > 0)?.sort ?? 'new'
+  },
+)
+const countOf = (which: ChangeSort) => changes.value?.filter((c) => c.sort === which).length ?? 0
+const shown = computed(() => (changes.value ?? []).filter((c) => c.sort === sort.value).slice(0, 500))
+const isUnits = computed(() => sort.value === 'rising' || sort.value === 'fading')
+const word = (v: number | null) => (v === null ? '–' : isUnits.value ? count(v) : (v / 1e4).toFixed(2))
+</script>
+
+<template>
+  <NDrawer :show="scan !== null" :width="640" @update:show="(s: boolean) => !s && emit('close')">
+    <NDrawerContent :title="`What changed: ${scan ? describePlan(scan.plan) : ''}`" closable>
+      <p v-if="!changes" class="quiet" role="status">Comparing …</p>
+      <template v-else>
+        <div class="row-gap sorts" role="tablist">
+          <button
+            v-for="s in sorts"
+            :key="s.sort"
+            class="bare"
+            role="tab"
+            :aria-selected="sort === s.sort"
+            :class="{ on: sort === s.sort }"
+            @click="sort = s.sort"
+          >
+            {{ s.label }} <span class="quiet">{{ count(countOf(s.sort)) }}</span>
+          </button>
+        </div>
+        <p class="small quiet">
+          A price counts as moved by more than 1 %; units as rising or fading where the 95 % interval of their growth
+          leaves zero out.
+        </p>
+        <table class="plain">
+          <thead>
+            <tr>
+              <th>Listing</th>
+              <th class="num">Before</th>
+              <th class="num">Now</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="c in shown" :key="c.id">
+              <td>
+                {{ c.title }} <span class="quiet small">{{ c.id }}</span>
+              </td>
+              <td class="num">{{ word(c.before) }}</td>
+              <td class="num">{{ word(c.after) }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-if="shown.length === 0" class="quiet">None.</p>
+      </template>
+    </NDrawerContent>
+  </NDrawer>
+</template>
+
+<style scoped>
+.sorts button {
+  padding: 3px 9px;
+  border-radius: 6px;
+}
+.sorts .on {
+  background: var(--slate-soft);
+  color: var(--slate);
+  font-weight: 600;
+}
+</style>

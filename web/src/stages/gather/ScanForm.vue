@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { NAutoComplete, NButton, NPopover } from 'naive-ui'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { idsOf, noLimits, type ScanBy } from '@sickle/core/scan'
+import { count } from '@/shared/format'
+import { plain } from '@/shared/plain'
+import { toProblem } from '@/shared/problem'
+import { useScans } from '@/shared/stores/scans'
+import ScanLimitFields from './ScanLimitFields.vue'
+
+/** Asks for a scan: of which source, what, and what is left out on the way. */
+const scans = useScans()
+const source = ref('')
+const by = ref<ScanBy>('term')
+const value = ref('')
+const limits = ref(plain(noLimits))
+const fault = ref('')
+const about = shallowRef<Awaited<ReturnType<typeof scans.about>> | null>(null)
+const kinds: { by: ScanBy; label: string; hint: string }[] = [
+  { by: 'term', label: 'Term', hint: 'Words buyers use' },
+  { by: 'store', label: 'Store', hint: 'Name of the store' },
+  { by: 'category', label: 'Category', hint: 'Category' },
+  { by: 'ids', label: 'Identifiers', hint: 'Identifiers, separated by spaces' },
+]
+watch(
+  () => scans.sources,
+  (list) => (source.value ||= list[0]?.id ?? ''),
+  { immediate: true },
+)
+watch(source, async (now) => {
+  about.value = null
+  fault.value = ''
+  if (now === '') return
+  try {
+    about.value = await scans.about(now)
+  } catch (thrown) {
+    fault.value = toProblem(thrown).message
+  }
+})
+const known = computed(() => {
+  const lists = { term: about.value?.terms, store: about.value?.stores, category: about.value?.categories, ids: [] }
+  const typed = value.value.trim().toLowerCase()
+  return (lists[by.value] ?? []).filter((v) => v.toLowerCase().includes(typed)).slice(0, 200)
+})
+const limited = computed(() => JSON.stringify(limits.value) !== JSON.stringify(noLimits))
+const ready = computed(() => source.value !== '' && value.value.trim() !== '')
+async function start() {
+  if (!ready.value) return
+  await scans.start({ source: source.value, by: by.value, value: value.value.trim(), limits: limits.value })
+  value.value = ''
+}
+</script>
+
+<template>
+  <form class="scan" aria-label="Scan a source" @submit.prevent="start">
+    <div class="line">
+      <b>Scan a source</b>
+      <select v-model="source" aria-label="Source">
+        <option v-for="s in scans.sources" :key="s.id" :value="s.id">{{ s.name }}</option>
+      </select>
+      <span class="spring" />
+      <NPopover trigger="click" placement="bottom-end">
+        <template #trigger>
+          <button type="button" class="bare small link">{{ limited ? 'Limits set' : 'Limits' }}</button>
+        </template>
+        <ScanLimitFields v-model="limits" :currency="about?.currency ?? ''" />
+      </NPopover>
+    </div>
+    <div class="line">
+      <select v-model="by" aria-label="What to scan">
+        <option v-for="k in kinds" :key="k.by" :value="k.by">{{ k.label }}</option>
+      </select>
+      <NAutoComplete
+        v-model:value="value"
+        size="small"
+        :options="known"
+        :get-show="() => by !== 'ids'"
+        blur-after-select
+        :placeholder="kinds.find((k) => k.by === by)?.hint"
+        :input-props="{ 'aria-label': 'What to look for' }"
+      />
+      <NButton size="small" type="primary" attr-type="submit" :disabled="!ready">Scan</NButton>
+    </div>
+    <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>
+    <p v-else class="small quiet">
+      {{ by === 'ids' && value ? `${count(idsOf(value).length)} identifiers. ` : '' }}It runs in the background, rests
+      when you pause it or close the tab, and goes on without loss.
+    </p>
+  </form>
+</template>
+
+<style scoped>
+.scan {
+  display: grid;
+  gap: 8px;
+  align-content: center;
+}
+.line {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.spring {
+  flex: 1;
+}
+select {
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--panel);
+  padding: 4px;
+}
+.link {
+  color: var(--slate);
+  text-decoration: underline;
+}
+p {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { NDynamicTags, NInputNumber } from 'naive-ui'
+import type { ScanLimits } from '@sickle/core/scan'
+
+/** What a scan discards on the way: work that need not be done. */
+const { currency } = defineProps<{ currency: string }>()
+const limits = defineModel<ScanLimits>({ required: true })
+const fields = [
+  { name: 'leastPrice', label: 'Price from' },
+  { name: 'mostPrice', label: 'Price to' },
+  { name: 'leastUnits', label: 'Units sold, at least' },
+  { name: 'leastRating', label: 'Stars, at least' },
+] as const
+const set = (some: Partial<ScanLimits>) => (limits.value = { ...limits.value, ...some })
+</script>
+
+<template>
+  <div class="limits">
+    <p class="small quiet">What lies outside is left out on its way in, and counted.</p>
+    <label v-for="f in fields" :key="f.name">
+      <span>{{ f.label }}{{ f.name.endsWith('Price') && currency ? `, ${currency}` : '' }}</span>
+      <NInputNumber
+        size="small"
+        :value="limits[f.name]"
+        clearable
+        :show-button="false"
+        placeholder="any"
+        :min="0"
+        :input-props="{ 'aria-label': f.label }"
+        @update:value="(v: number | null) => set({ [f.name]: v })"
+      />
+    </label>
+    <div class="words">
+      <span>Without the words</span>
+      <NDynamicTags size="small" :value="limits.without" @update:value="(v: string[]) => set({ without: v })" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.limits {
+  display: grid;
+  gap: 7px;
+  width: 280px;
+}
+label {
+  display: grid;
+  grid-template-columns: 1fr 110px;
+  align-items: center;
+}
+.words {
+  display: grid;
+  gap: 4px;
+}
+p {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { timeFormat } from 'd3'
+import { ref } from 'vue'
+import { describePlan, limitLabels, type LimitName } from '@sickle/core/scan'
+import { count } from '@/shared/format'
+import { progressNote, useScans } from '@/shared/stores/scans'
+import type { ScanEntry } from '@/storage/scan-entry'
+import ScanChanges from './ScanChanges.vue'
+
+/** Scans that run, rest or are done, newest first, with what can be done about each. */
+const scans = useScans()
+const looking = ref<ScanEntry | null>(null)
+const when = timeFormat('%Y-%m-%d %H:%M')
+const words = { running: 'running', paused: 'paused', failed: 'stopped', done: 'done' }
+const why = (scan: ScanEntry) =>
+  Object.entries(scan.discarded)
+    .map(([limit, n]) => `${count(n)} ${limitLabels[limit as LimitName]}`)
+    .join(', ')
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+</script>
+
+<template>
+  <section v-if="scans.list.length" class="panel" aria-label="Scans">
+    <table class="plain">
+      <thead>
+        <tr>
+          <th>Scan</th>
+          <th>Source</th>
+          <th>State</th>
+          <th>How far</th>
+          <th>Begun</th>
+          <th><span class="sr-only">Acts</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="s in scans.list" :key="s.id">
+          <td class="what">{{ capital(describePlan(s.plan)) }}</td>
+          <td>{{ s.market ?? s.plan.source }}</td>
+          <td :class="{ loss: s.state === 'failed' }">{{ words[s.state] }}</td>
+          <td :title="why(s)">
+            <span v-if="s.state !== 'done' && s.pages" class="bar"
+              ><i :style="{ width: `${(100 * s.pagesDone) / s.pages}%` }"
+            /></span>
+            <span class="small">{{ progressNote(s) }}</span>
+            <span v-if="s.note" class="small loss note">{{ s.note }}</span>
+          </td>
+          <td class="quiet">{{ when(new Date(s.startedAt)) }}</td>
+          <td class="acts">
+            <button v-if="s.state === 'running'" class="bare" @click="scans.pause(s.id)">Pause</button>
+            <button v-if="s.state === 'paused' || s.state === 'failed'" class="bare" @click="scans.resume(s)">
+              Resume
+            </button>
+            <button v-if="s.state === 'done' && s.before" class="bare" @click="looking = s">What changed</button>
+            <button v-if="s.state === 'done'" class="bare" @click="scans.again(s)">Run again</button>
+            <button class="bare" :aria-label="`Forget the scan of ${describePlan(s.plan)}`" @click="scans.cancel(s.id)">
+              {{ s.state === 'done' ? 'Forget' : 'Cancel' }}
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <ScanChanges :scan="looking" @close="looking = null" />
+  </section>
+</template>
+
+<style scoped>
+section {
+  flex: none;
+  max-height: 210px;
+  overflow: auto;
+}
+.what {
+  font-weight: 500;
+}
+.bar {
+  display: inline-block;
+  width: 90px;
+  height: 5px;
+  border-radius: 3px;
+  background: var(--sunk);
+  overflow: hidden;
+  margin-right: 8px;
+  vertical-align: middle;
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--slate);
+}
+.note {
+  display: block;
+}
+.acts {
+  text-align: right;
+  white-space: nowrap;
+}
+.acts button {
+  color: var(--slate);
+  font-size: 12px;
+  text-decoration: underline;
+  margin-left: 10px;
+}
+</style>

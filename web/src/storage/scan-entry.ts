@@ -1,0 +1,37 @@
+import type { LimitName, ScanPlan } from '@sickle/core/scan'
+import type { RejectedRow } from '@sickle/core/intake'
+import type { StoredColumn } from '@sickle/core/tables'
+
+/** A scan as it stands. */
+export interface ScanEntry {
+  id: string
+  plan: ScanPlan
+  /** name of what the source tells of, once it has said so */
+  market: string | null
+  state: 'running' | 'paused' | 'failed' | 'done'
+  /** why it rests, where it does */
+  note: string
+  /** records of the whole list, and pages of it; null until the source has said */
+  total: number | null
+  pages: number | null
+  asOf: string
+  capturedOn: number
+  windowDays: number
+  pagesDone: number
+  taken: number
+  rejected: number
+  discarded: Partial<Record<LimitName, number>>
+  /** answers that had to be asked for again */
+  retries: number
+  startedAt: number
+  endedAt: number | null
+  /** the import before it of the same things, with which it is compared */
+  before: string | null
+}
+
+/** One page on its way in. */
+export interface ScanPage {
+  rows: number
+  columns: Record<string, StoredColumn>
+  rejected: RejectedRow[]
+}
