@@ -49,6 +49,26 @@ test('a workspace of version 1 is brought up with all it holds', async () => {
   await expectWorkspace('old')
 })
 
+test('a workspace of version 2 is brought up with all it holds, and can keep scans', async () => {
+  const { columns: _, ...entry } = oldEntry
+  const db = await openDB('second', 2, {
+    upgrade(opened) {
+      opened.createObjectStore('imports', { keyPath: 'id' })
+      for (const store of ['columns', 'rejects', 'documents', 'snapshots']) opened.createObjectStore(store)
+    },
+  })
+  await db.put('imports', { ...entry, segments: [2] })
+  const words = { bytes: strToU8('Nest box'), ends: Uint32Array.of(8) }
+  await db.put('columns', { type: 'text', codes: Int32Array.of(0, -1), words }, ['a', 0, 'title'])
+  await db.put('columns', { type: 'number', values: Float64Array.of(95_000, NaN) }, ['a', 0, 'price'])
+  await db.put('documents', [{ name: 'mine' }], 'cuts')
+  db.close()
+  await expectWorkspace('second')
+  const now = await openDatabase('second')
+  expect([await now.count('scans'), await now.count('scanPages')]).toEqual([0, 0])
+  now.close()
+})
+
 test('a workspace of a newer version is left alone, with a clear word', async () => {
   const newer = await openDB('newer', 99, { upgrade: (db) => void db.createObjectStore('imports', { keyPath: 'id' }) })
   newer.close()
