@@ -27,7 +27,7 @@ test('axe finds no serious fault on any main view, light and dark', async ({ pag
   await page.getByRole('button', { name: 'Draft listings' }).click()
   await page.getByRole('button', { name: /^Draft 2 kept items/ }).click()
   for (const theme of ['light', 'dark']) {
-    for (const view of ['Gather', 'Finds', 'Margin', 'Sheaves', 'Launch', 'Settings']) {
+    for (const view of ['Today', 'Gather', 'Finds', 'Margin', 'Sheaves', 'Launch', 'Settings']) {
       await page.getByRole('link', { name: view === 'Settings' ? view : new RegExp(`^${view}`) }).click()
       await expect(page.locator('main h1, main h2, main .name').first()).toBeVisible()
       await page.waitForTimeout(400)

@@ -1,5 +1,6 @@
 export * from './cuts'
 export { groupRows, type Groups } from './group-rows'
+export { movers, type Mover } from './movers'
 export { inOrder } from './in-order'
 export { Screen } from './screen'
 export { sortedPlaces } from './sorted-places'

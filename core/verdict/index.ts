@@ -1,2 +1,3 @@
 export * from './worth'
 export * from './decisions'
+export * from './since-decided'

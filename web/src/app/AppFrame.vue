@@ -7,6 +7,7 @@ import { describePlan } from '@sickle/core/scan'
 import { count } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
 import { useDrafts } from '@/shared/stores/drafts'
+import { useLooks } from '@/shared/stores/looks'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
 import { useScans } from '@/shared/stores/scans'
@@ -35,7 +36,7 @@ const palette = ref(false)
 const help = ref(false)
 const fatal = ref<string | null>(null)
 
-const stores = [settings, useRules(), sheaf, useQuery(), useDrafts()]
+const stores = [settings, useRules(), sheaf, useQuery(), useDrafts(), useLooks()]
 onMounted(async () => {
   try {
     await turn.begin()

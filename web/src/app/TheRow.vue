@@ -20,6 +20,7 @@ const settings = useSettings()
 const route = useRoute()
 
 const remaining = computed<Record<StageEntry['name'], { n: number; unit: string }>>(() => ({
+  today: { n: sheaf.held.length + drafts.all.length, unit: 'waiting' },
   gather: { n: workspace.summary.listings, unit: 'listings' },
   finds: { n: query.answer?.matching ?? workspace.summary.items, unit: 'items' },
   margin: { n: sheaf.kept.length + sheaf.held.length, unit: 'to cost' },
@@ -29,7 +30,7 @@ const remaining = computed<Record<StageEntry['name'], { n: number; unit: string 
 
 /** The band under the labels: as high as what remains, on a log scale, so that a few of thousands still show. */
 const band = computed(() => {
-  const logs = stages.map((s) => Math.log1p(remaining.value[s.name].n))
+  const logs = stages.map((s) => Math.log1p(remaining.value[s.name === 'today' ? 'gather' : s.name].n))
   const most = Math.max(1, ...logs)
   const points = logs.map((l, i) => `${((i + 0.5) / stages.length) * 100},${10 - (l / most) * 9}`)
   return `0,10 0,${points[0]?.split(',')[1]} ${points.join(' ')} 100,${points.at(-1)?.split(',')[1]} 100,10`
@@ -38,7 +39,7 @@ const band = computed(() => {
 
 <template>
   <header class="row">
-    <RouterLink to="/gather" class="brand" aria-label="Sickle, to Gather">
+    <RouterLink to="/today" class="brand" aria-label="Sickle, to Today">
       <svg viewBox="0 0 32 32" width="26" height="26" aria-hidden="true">
         <path d="M7 18a11 11 0 0 1 19-9 13 13 0 0 0-14 15z" fill="var(--moss)" />
         <path d="m11 22-5 6" stroke="var(--wheat)" stroke-width="4" stroke-linecap="round" />

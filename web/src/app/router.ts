@@ -5,7 +5,8 @@ export function createAppRouter(history = createWebHistory()): Router {
   return createRouter({
     history,
     routes: [
-      { path: '/', redirect: '/gather' },
+      { path: '/', redirect: '/today' },
+      { path: '/today', name: 'today', component: () => import('@/stages/today/TodayPage.vue') },
       { path: '/gather', name: 'gather', component: () => import('@/stages/gather/GatherPage.vue') },
       {
         path: '/finds',

@@ -11,6 +11,7 @@ export const documentNames = [
   'drafts',
   'mappings',
   'prices',
+  'looks',
 ] as const
 export type DocumentName = (typeof documentNames)[number]
 

@@ -1,7 +1,16 @@
 import { buildCatalog, ItemMaker, type Corrections, type Item, type SellerRules } from '@sickle/core/catalog'
-import { Finder, findRow, makeFigures, renewFiguresInPlace, type FindRow, type Query } from '@sickle/core/engine'
+import {
+  Finder,
+  findRow,
+  makeFigures,
+  movers,
+  renewFiguresInPlace,
+  type FindRow,
+  type Query,
+} from '@sickle/core/engine'
 import type { Capture } from '@sickle/core/intake'
-import type { Table } from '@sickle/core/tables'
+import { findRate } from '@sickle/core/money'
+import { textColumn, type Table } from '@sickle/core/tables'
 import { openDatabase } from '../storage/database'
 import { listImports, loadCaptures } from '../storage/imports'
 import { readSnapshot, snapshotPrint, writeSnapshot } from '../storage/snapshot'
@@ -32,7 +41,15 @@ function take(maker: ItemMaker, figures: Table) {
     listings: listings.rows,
     offers: offers.length,
     markets: Object.keys(windowEnds).sort(),
+    noRate: withoutRate(maker),
   }
+}
+
+/** Currencies of listings that cannot be turned into the home currency. */
+function withoutRate({ catalog, rules }: ItemMaker): string[] {
+  const { words } = textColumn(catalog.listings, 'currency')
+  const codes = Array.from({ length: words.length }, (_, i) => words.at(i) ?? '')
+  return codes.filter((c) => findRate(c, rules.homeCurrency, rules.rates) === null).sort()
 }
 
 /** Readies the finder for quick moves while nothing is asked. */
@@ -147,6 +164,15 @@ const methods = {
     const counter = new Finder(bench.maker.catalog, bench.figures)
     const places = placesOf(hidden)
     return queries.map((q) => counter.ask(q, places).matching)
+  },
+
+  /** Items that move most, as rows. */
+  movers(_: CallContext, most: number) {
+    if (!bench) return { rising: [], fading: [] }
+    const { maker, figures } = bench
+    const found = movers(figures, most)
+    const rows = (list: typeof found.rising) => list.map(({ place }) => findRow(maker.at(place, false)))
+    return { rising: rows(found.rising), fading: rows(found.fading) }
   },
 
   item: (_: CallContext, key: string) => itemOf(key),

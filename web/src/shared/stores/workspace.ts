@@ -12,9 +12,11 @@ export interface Summary {
   listings: number
   offers: number
   markets: string[]
+  /** currencies of listings for which there is no rate */
+  noRate: string[]
 }
 
-const nothing: Summary = { items: 0, listings: 0, offers: 0, markets: [] }
+const nothing: Summary = { items: 0, listings: 0, offers: 0, markets: [], noRate: [] }
 
 /** What has been gathered, and whether the engine is up to date with it. */
 export const useWorkspace = defineStore('workspace', () => {
