@@ -40,7 +40,7 @@ export function guessColumns(file: OpenedFile, styles: Styles): KindGuess[] {
       .map((r) => r.cells[i] ?? null)
       .filter((c) => !isBlank(c)),
   }))
-  return recordKinds.map((kind) => guessForKind(kind, columns, styles)).sort((a, b) => b.score - a.score)
+  return recordKinds.map((kind) => guessForKind(kind, columns, styles)).sort((a, b) => (b.score === a.score ? 0 : b.score - a.score))
 }
 
 interface Column {
@@ -67,7 +67,8 @@ function guessForKind(kind: RecordKind, columns: Column[], styles: Styles): Kind
   if (guesses.some((g) => g.use.as === 'tier')) ['price', 'tiers'].forEach((name) => taken.add(name))
   const missing = kind.fields.filter((f) => f.required && !taken.has(f.name)).map((f) => f.name)
   if (kind.name === 'offers' && !taken.has('price')) missing.push('price')
-  return { kind: kind.name, columns: guesses, score: score - missing.length * 6, missing }
+  // where nothing at all speaks for a kind, how little it needs does not speak for it either
+  return { kind: kind.name, columns: guesses, score: score > 0 ? score - missing.length * 6 : -Infinity, missing }
 }
 
 /** Price steps in a supplier's list and days across a wide sales file are known by their headings. */
