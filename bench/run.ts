@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process'
 import { benchCore } from './core'
 import { benchEngine } from './engine'
 import { benchFinds } from './finds'
+import { benchFuzz } from './fuzz'
 import { report } from './report'
 
 const port = 4397
@@ -15,6 +16,7 @@ try {
     ...(await benchFinds(`http://127.0.0.1:${port}`, process.env.CHROMIUM ?? '/usr/bin/chromium')),
     ...(await benchEngine(process.env.CHROMIUM ?? '/usr/bin/chromium')),
     ...(await benchCore()),
+    ...(await benchFuzz(`http://127.0.0.1:${port}`, process.env.CHROMIUM ?? '/usr/bin/chromium')),
   ]
   process.exitCode = report(lines) ? 0 : 1
 } finally {
