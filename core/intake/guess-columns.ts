@@ -40,7 +40,9 @@ export function guessColumns(file: OpenedFile, styles: Styles): KindGuess[] {
       .map((r) => r.cells[i] ?? null)
       .filter((c) => !isBlank(c)),
   }))
-  return recordKinds.map((kind) => guessForKind(kind, columns, styles)).sort((a, b) => (b.score === a.score ? 0 : b.score - a.score))
+  return recordKinds
+    .map((kind) => guessForKind(kind, columns, styles))
+    .sort((a, b) => (b.score === a.score ? 0 : b.score - a.score))
 }
 
 interface Column {

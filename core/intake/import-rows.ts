@@ -1,9 +1,9 @@
-import { TableBuilder, type RowRecord, type Table } from '../tables'
+import type { RowRecord, Table } from '../tables'
 import { isBlank, type Cell, type OpenedFile } from './opened-file'
 import type { Mapping } from './propose-mapping'
 import { rowReader, type ReadRow } from './read-record'
-import { RepeatFinder } from './repeat-finder'
-import { isNumeric, recordKind } from './record-kinds'
+import { isForBytes, type CloserLook } from './import-bytes'
+import { byteLane, textLane } from './lanes'
 
 export interface RejectedRow {
   row: number
@@ -53,14 +53,8 @@ export async function importRows(
   options: ImportOptions = {},
 ): Promise<ImportResult> {
   const { signal, onProgress, pause, onSegment, segmentRows = 50_000 } = options
-  const specs = recordKind(mapping.kind).fields.map((f) => ({
-    name: f.name,
-    type: isNumeric(f.type) ? ('number' as const) : ('text' as const),
-  }))
   const read = rowReader(mapping)
-  const repeats = new RepeatFinder(mapping.columns.flatMap((use, at) => (use.as === 'unused' ? [] : [at])))
   const weeks = new WeekSense()
-  let builder = new TableBuilder(specs)
   const result: ImportResult = {
     table: { rows: 0, columns: {} },
     segments: [],
@@ -71,33 +65,39 @@ export async function importRows(
     doubtsMore: 0,
     capturedOn: mapping.capturedOn,
   }
-  for await (const { batch, done } of file.rows(signal)) {
-    for (const { row, cells } of batch) {
-      const { record, days, rejected, doubts } = read(cells)
-      const before = record ? repeats.seen(row, cells) : null
-      if (before !== null || !record) {
-        const reason = before === null ? (rejected ?? 'not read') : `an exact repeat of row ${before}`
-        if (result.rejected.length < kept) result.rejected.push({ row, reason, cells })
-        else result.rejectedMore++
-        continue
-      }
-      addRecords(builder, record, days, weeks)
-      result.taken++
-      for (const doubt of doubts) {
-        if (result.doubts.length < kept) result.doubts.push({ row, ...doubt })
-        else result.doubtsMore++
-      }
+  /** Takes a row as text, or refuses it with its reason. */
+  const look: CloserLook = (row, cells, isRepeatOf, add) => {
+    const { record, days, rejected, doubts } = read(cells)
+    const before = record ? isRepeatOf() : null
+    if (before !== null || !record) {
+      const reason = before === null ? (rejected ?? 'not read') : `an exact repeat of row ${before}`
+      if (result.rejected.length < kept) result.rejected.push({ row, reason, cells })
+      else result.rejectedMore++
+      return
     }
-    if (onSegment && builder.rows >= segmentRows) {
-      await onSegment(builder.finish(), result.segments.length)
-      result.segments.push(builder.rows)
-      builder = new TableBuilder(specs)
+    addRecords(add, record, days, weeks)
+    result.taken++
+    for (const doubt of doubts) {
+      if (result.doubts.length < kept) result.doubts.push({ row, ...doubt })
+      else result.doubtsMore++
+    }
+  }
+  const lane =
+    file.byteRows && isForBytes(mapping)
+      ? byteLane(file.byteRows, mapping, look, (day) => weeks.add(day))
+      : textLane(file, mapping, look)
+  for await (const { done, taken } of lane.steps(signal)) {
+    result.taken += taken
+    if (onSegment && lane.rows() >= segmentRows) {
+      const table = lane.finish()
+      await onSegment(table, result.segments.length)
+      result.segments.push(table.rows)
     }
     onProgress?.(done, result.taken)
     await pause?.()
   }
-  result.table = builder.finish()
-  if (builder.rows > 0 || result.segments.length === 0) result.segments.push(builder.rows)
+  result.table = lane.finish()
+  if (result.table.rows > 0 || result.segments.length === 0) result.segments.push(result.table.rows)
   if (mapping.kind === 'sales') result.capturedOn = Math.max(result.capturedOn, weeks.last) + (weeks.weekly ? 6 : 0)
   return result
 }
@@ -122,16 +122,21 @@ class WeekSense {
 }
 
 /** Adds a row's record, or one for each day of a wide row. */
-function addRecords(builder: TableBuilder, record: RowRecord, days: ReadRow['days'], weeks: WeekSense): void {
+function addRecords(
+  add: (record: RowRecord) => void,
+  record: RowRecord,
+  days: ReadRow['days'],
+  weeks: WeekSense,
+): void {
   if (!days) {
-    builder.add(record)
+    add(record)
     if (typeof record.day === 'number') weeks.add(record.day)
     return
   }
   for (const { day, units } of days) {
     record.day = day
     record.units = units
-    builder.add(record)
+    add(record)
     weeks.add(day)
   }
 }

@@ -2,6 +2,7 @@ import Papa from 'papaparse'
 import { Problem, stopIfCancelled } from '../problem'
 import type { Encoding } from './decode-text'
 import { findHeading } from './find-heading'
+import { splitBytes } from './split-bytes'
 import { splitRows } from './split-rows'
 import { isBlank, limits, type FileSource, type NumberedRow, type OpenedFile } from './opened-file'
 
@@ -28,6 +29,14 @@ export async function openDelimited(file: FileSource, encoding: Encoding): Promi
     headings: heading.headings,
     sample: number(grid.slice(first), first + 1).slice(0, limits.sampleRows),
     rows: (signal) => readRows(file, encoding, delimiter, first, signal),
+    ...(encoding === 'utf-8' && newlineOf(text) !== '\r'
+      ? {
+          byteRows: {
+            skip: first,
+            blocks: (signal) => readBlocks(file, delimiter, newlineOf(text) === '\r\n', signal),
+          },
+        }
+      : {}),
   }
 }
 
@@ -93,6 +102,37 @@ async function* readRows(file: FileSource, encoding: Encoding, delimiter: string
   } finally {
     await reader.cancel()
   }
+}
+
+const blockBytes = 2_000_000
+
+/** Block by block, each of whole rows; a row longer than a block makes the block longer. */
+async function* readBlocks(file: FileSource, delimiter: string, twoMarks: boolean, signal?: AbortSignal) {
+  let [at, row, size] = [await afterMark(file), 1, blockBytes]
+  while (at < file.size) {
+    stopIfCancelled(signal)
+    const bytes = new Uint8Array(await file.slice(at, Math.min(file.size, at + size)).arrayBuffer())
+    const atEnd = at + bytes.length >= file.size
+    const edges = splitBytes(bytes, delimiter.charCodeAt(0), atEnd, twoMarks)
+    const firstRow = row
+    at += edges.used
+    row += edges.rows
+    if (edges.rows > 0) yield { block: { bytes, edges, firstRow }, done: at / file.size }
+    if (edges.irregular) {
+      const rest = new TextDecoder().decode(bytes.subarray(edges.used))
+      const { rows, used } = parse(rest, delimiter, !atEnd)
+      yield { batch: number(rows, row), done: at / file.size }
+      row += rows.length
+      at += atEnd ? file.size : new TextEncoder().encode(rest.slice(0, used)).length
+      if (used === 0) size *= 2
+    } else size = edges.used === 0 ? size * 2 : blockBytes
+  }
+}
+
+/** A byte order mark is no part of the first cell. */
+async function afterMark(file: FileSource): Promise<number> {
+  const [a, b, c] = new Uint8Array(await file.slice(0, 3).arrayBuffer())
+  return a === 0xef && b === 0xbb && c === 0xbf ? 3 : 0
 }
 
 function number(rows: string[][], from: number): NumberedRow[] {

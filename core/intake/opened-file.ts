@@ -1,4 +1,5 @@
 import type { Encoding } from './decode-text'
+import type { CellEdges } from './split-bytes'
 
 export type Cell = string | number | boolean | null
 
@@ -10,6 +11,14 @@ export interface FileSource {
   slice(start: number, end: number): { arrayBuffer(): Promise<ArrayBuffer> }
   stream(): ReadableStream<Uint8Array>
   arrayBuffer(): Promise<ArrayBuffer>
+}
+
+/** A block of a file as it stands in its bytes, whole rows only. */
+export interface ByteRows {
+  bytes: Uint8Array
+  edges: CellEdges
+  /** number of the block's first row in the file, from 1 */
+  firstRow: number
 }
 
 export interface NumberedRow {
@@ -33,6 +42,12 @@ export interface OpenedFile {
   sample: NumberedRow[]
   /** All rows under the heading in batches, with the share of the file read so far (0–1). Can be called again. */
   rows(signal?: AbortSignal): AsyncIterable<{ batch: NumberedRow[]; done: number }>
+  /** The same without making texts, where the file's form allows; a stretch with irregular quoting comes as rows. */
+  byteRows?: {
+    /** rows up to this number are above the table */
+    skip: number
+    blocks(signal?: AbortSignal): AsyncIterable<({ block: ByteRows } | { batch: NumberedRow[] }) & { done: number }>
+  }
 }
 
 export const limits = {

@@ -19,6 +19,11 @@ export class RepeatFinder {
 
   /** The row that said the same before; null where none did, then this one is remembered. */
   seen(row: number, cells: readonly Cell[]): number | null {
+    const [a, b] = this.#hash(cells)
+    return this.seenHash(row, a, b)
+  }
+
+  #hash(cells: readonly Cell[]): [number, number] {
     let [a, b] = [0x811c9dc5 | 0, 0x2545f491 | 0]
     for (const at of this.#columns) {
       const cell = cells[at] ?? ''
@@ -31,6 +36,11 @@ export class RepeatFinder {
       a = Math.imul(a ^ 0x1f, 0x01000193)
       b = Math.imul(b ^ 0x1f, 0x01000197) ^ (b >>> 13)
     }
+    return [a, b]
+  }
+
+  /** The same for a row whose two hashes are known already; hashes of one kind belong in one finder. */
+  seenHash(row: number, a: number, b: number): number | null {
     const mask = this.#slots.length - 1
     let slot = (a ^ (b >>> 7)) & mask
     for (; this.#slots[slot] !== -1; slot = (slot + 1) & mask) {

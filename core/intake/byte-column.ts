@@ -1,0 +1,188 @@
+import { ByteDictionary, hashBytes, type Column, type TextColumn, type WordList } from '../tables'
+import { cellReader } from './cell-reader'
+import type { Mapping } from './propose-mapping'
+import { isNumeric, type Field } from './record-kinds'
+
+/** What a cell came to, beside its value. */
+export const cellState = { unknown: 0, known: 1, notPlain: 2 } as const
+
+const encoder = new TextEncoder()
+const decoder = new TextDecoder()
+const powers = [1, 10, 100, 1000, 10_000]
+const [zero, point, comma, space, ampersand] = [48, 46, 44, 32, 38]
+const shortest = 7
+const longest = { id: 80, text: 2000 } as const
+
+/**
+ * One column on its way from a file's bytes to typed values. Plain figures are read digit by digit, tidy texts go to the
+ * dictionary as they stand; every other cell is read as `readValue` reads it, once for each thing that it says.
+ */
+export class ByteColumn {
+  readonly field: Field
+  /** the hash of the cell that was taken last: what the row's own hash is made of */
+  hash = 0
+  /** the value of the cell that was taken last: a number, or the code of a word */
+  value = NaN
+  /** the currency that an amount names itself */
+  currency: string | null = null
+  readonly #numeric: boolean
+  readonly #tidy: number
+  readonly #decimal: number
+  readonly #read: ReturnType<typeof cellReader>
+  /** by raw cell: state and value, once read */
+  readonly #met = new ByteDictionary()
+  readonly #metStates: number[] = []
+  readonly #metValues: number[] = []
+  readonly #metCurrencies: (string | null)[] = []
+  #words = new ByteDictionary()
+  #codes = new Int32Array(1024)
+  #values = new Float64Array(0)
+  #known = false
+
+  constructor(field: Field, mapping: Mapping) {
+    this.field = field
+    this.#numeric = isNumeric(field.type)
+    this.#tidy = field.type === 'text' || field.type === 'id' ? longest[field.type] : 0
+    this.#decimal = mapping.number.decimal === '.' ? point : comma
+    this.#read = cellReader(field, mapping)
+    if (this.#numeric) [this.#codes, this.#values] = [new Int32Array(0), new Float64Array(1024)]
+  }
+
+  /** Reads a cell. @returns a cellState; `value` and `hash` hold the rest */
+  take(bytes: Uint8Array, start: number, end: number): number {
+    if (this.#numeric) return this.#takeFigure(bytes, start, end)
+    let hash = 0x811c9dc5 | 0
+    let odd = 0
+    let before: number = space
+    for (let i = start; i < end; i++) {
+      const b = bytes[i] as number
+      hash = Math.imul(hash ^ b, 0x01000193)
+      odd |=
+        Number(b < space) | Number(b > 126) | Number(b === ampersand) | (Number(b === space) & Number(before === space))
+      before = b
+    }
+    this.hash = hash
+    const length = end - start
+    if (odd !== 0 || before === space || length <= shortest || length > this.#tidy)
+      return this.#takeMet(bytes, start, end)
+    this.value = this.#words.codeOf(bytes, start, end, hash)
+    return cellState.known
+  }
+
+  /** Keeps the value that was taken last, or an unknown one, in a row. */
+  put(row: number, state: number): void {
+    if (state !== cellState.known) return
+    this.set(row, this.value)
+  }
+
+  set(row: number, value: number): void {
+    this.#known = true
+    if (this.#numeric) this.#values[row] = value
+    else this.#codes[row] = value
+  }
+
+  /** The code of a word that comes from elsewhere. */
+  codeOf(word: string): number {
+    const bytes = encoder.encode(word)
+    return this.#words.codeOf(bytes, 0, bytes.length, hashBytes(bytes, 0, bytes.length))
+  }
+
+  get isNumeric(): boolean {
+    return this.#numeric
+  }
+
+  /** Makes room for a row; all values in it are unknown. */
+  open(row: number): void {
+    if (this.#numeric) {
+      if (row >= this.#values.length) this.#values = grown(this.#values, new Float64Array(row * 2))
+      this.#values[row] = NaN
+    } else {
+      if (row >= this.#codes.length) this.#codes = grown(this.#codes, new Int32Array(row * 2))
+      this.#codes[row] = -1
+    }
+  }
+
+  /** The column of the rows so far, null where nothing is known; it begins anew. */
+  finish(rows: number): Column | null {
+    const known = this.#known
+    this.#known = false
+    if (!known) return null
+    if (this.#numeric) return { type: 'number', values: this.#values.slice(0, rows) }
+    const column: Column = onlyUsed(this.#codes.slice(0, rows), this.#words.words())
+    this.#words = new ByteDictionary()
+    this.#forget()
+    return column
+  }
+
+  /** `-12.50` and its like, digit by digit; anything else is read as it is elsewhere. */
+  #takeFigure(bytes: Uint8Array, start: number, end: number): number {
+    let hash = 0x811c9dc5 | 0
+    let [whole, digits, decimals, marks] = [0, 0, 0, 0]
+    for (let i = start; i < end; i++) {
+      const b = bytes[i] as number
+      hash = Math.imul(hash ^ b, 0x01000193)
+      const digit = b - zero
+      if (digit >= 0 && digit <= 9) {
+        whole = whole * 10 + digit
+        digits++
+        decimals += marks
+      } else if (b === this.#decimal && digits > 0) marks++
+      else marks = 9
+    }
+    this.hash = hash
+    const { type } = this.field
+    const plain = digits > 0 && digits <= 11 && (marks === 0 || (marks === 1 && decimals > 0 && decimals <= 4))
+    if (!plain || type === 'day' || type === 'lead') return this.#takeMet(bytes, start, end)
+    this.currency = null
+    const value = whole / (powers[decimals] as number)
+    if (type === 'money') this.value = whole * (powers[4 - decimals] as number)
+    else if (type === 'ratio') this.value = value > 3 ? value / 100 : value
+    else if (type === 'rating' ? value > 5 : !Number.isInteger(value)) return this.#takeMet(bytes, start, end)
+    else this.value = value
+    return cellState.known
+  }
+
+  #takeMet(bytes: Uint8Array, start: number, end: number): number {
+    this.currency = null
+    if (start === end) return cellState.unknown
+    if (this.#met.length > 20_000) this.#forget()
+    const at = this.#met.codeOf(bytes, start, end, this.hash)
+    if (at === this.#metStates.length) this.#readNew(decoder.decode(bytes.subarray(start, end)))
+    this.value = this.#metValues[at] as number
+    this.currency = this.#metCurrencies[at] ?? null
+    return this.#metStates[at] as number
+  }
+
+  #readNew(text: string): void {
+    const { value, reason, currency } = this.#read(text)
+    this.#metCurrencies.push(currency)
+    this.#metStates.push(reason !== null ? cellState.notPlain : value === null ? cellState.unknown : cellState.known)
+    this.#metValues.push(typeof value === 'string' ? this.codeOf(value) : (value ?? NaN))
+  }
+
+  /** Codes that are remembered belong to the words that are gone. */
+  #forget(): void {
+    this.#met.clear()
+    this.#metStates.length = 0
+    this.#metValues.length = 0
+    this.#metCurrencies.length = 0
+  }
+}
+
+/** Words of rows that were not taken in the end go. */
+function onlyUsed(codes: Int32Array, words: WordList): TextColumn {
+  const next = new Int32Array(words.length).fill(-1)
+  const used: number[] = []
+  for (const code of codes) if (code >= 0 && next[code] === -1) next[code] = used.push(code) - 1
+  if (used.length === words.length) return { type: 'text', codes, words }
+  return {
+    type: 'text',
+    codes: codes.map((c) => (c < 0 ? -1 : (next[c] as number))),
+    words: used.map((c) => words.at(c) ?? ''),
+  }
+}
+
+function grown<T extends Int32Array | Float64Array>(old: T, larger: T): T {
+  larger.set(old)
+  return larger
+}

@@ -1,0 +1,162 @@
+import { hashBytes, type RowRecord, type Table } from '../tables'
+import { isBlank, type ByteRows, type Cell } from './opened-file'
+import { cellState, type ByteColumn } from './byte-column'
+import { ByteTable } from './byte-table'
+import type { Mapping } from './propose-mapping'
+import { RepeatFinder } from './repeat-finder'
+import { recordKind } from './record-kinds'
+
+/** What becomes of a row that is not plain: it is read cell by cell, and taken or refused with its reason. */
+export interface CloserLook {
+  (row: number, cells: Cell[], isRepeatOf: () => number | null, add: (record: RowRecord) => void): void
+}
+
+/** Can a file under this mapping be read from its bytes? Price steps and days across a row need every cell as text. */
+export function isForBytes(mapping: Mapping): boolean {
+  return mapping.kind !== 'offers' && mapping.columns.every((c) => c.as === 'field' || c.as === 'unused')
+}
+
+const decoder = new TextDecoder()
+const encoder = new TextEncoder()
+
+/**
+ * Reads rows from bytes into a table without making texts of them. A row that is plain (every cell read without a doubt, and all
+ * there that its kind needs) is taken at once; any other goes to `look`, which reads it as text.
+ */
+export class ByteImporter {
+  readonly table: ByteTable
+  readonly #mapping: Mapping
+  readonly #at: (ByteColumn | null)[]
+  readonly #needed: ByteColumn[]
+  readonly #money: ByteColumn[]
+  readonly #look: CloserLook
+  readonly #repeats = new RepeatFinder([])
+  readonly #states: Uint8Array
+  /** the currency's column, where no column of the file says it */
+  readonly #currency: ByteColumn | null
+  readonly #day: ByteColumn | null
+  readonly #onDay: (day: number) => void
+  readonly #fill: { column: ByteColumn; at: number; word: string }[]
+
+  /** @param onDay hears the day of each row of sales that is taken at once */
+  constructor(mapping: Mapping, look: CloserLook, onDay: (day: number) => void) {
+    const kind = recordKind(mapping.kind)
+    this.#mapping = mapping
+    this.#look = look
+    this.#onDay = onDay
+    this.table = new ByteTable(mapping)
+    this.#at = mapping.columns.map((use) => (use.as === 'field' ? (this.table.column(use.field) ?? null) : null))
+    const needed = kind.fields.filter((f) => f.required).map((f) => this.table.column(f.name) as ByteColumn)
+    this.#needed = needed
+    this.#money = needed.filter((c) => c.field.type === 'money')
+    this.#states = new Uint8Array(mapping.columns.length)
+    const stated = this.table.column('currency')
+    this.#currency = stated && !this.#at.includes(stated) ? stated : null
+    this.#day = mapping.kind === 'sales' ? (this.table.column('day') ?? null) : null
+    this.#fill = [['currency', mapping.currency] as const, [kind.from, mapping[kind.from]] as const].flatMap(
+      ([name, word]) => {
+        const column = this.table.column(name)
+        return column && word !== null ? [{ column, at: this.#at.indexOf(column), word }] : []
+      },
+    )
+  }
+
+  /** Takes the rows of a block. @param skip rows up to this number are above the table @returns rows that were taken at once */
+  take(block: ByteRows, skip: number): number {
+    const { edges, firstRow } = block
+    let taken = 0
+    for (let r = 0, cell = 0; r < edges.rows; r++) {
+      const to = edges.rowEnds[r] as number
+      if (firstRow + r > skip && this.#row(block, firstRow + r, cell, to)) taken++
+      cell = to
+    }
+    return taken
+  }
+
+  finish(): Table {
+    return this.table.finish()
+  }
+
+  #row({ bytes, edges }: ByteRows, row: number, from: number, to: number): boolean {
+    const { starts, ends, doubled } = edges
+    let [a, b, plain] = [0x811c9dc5 | 0, 0x2545f491 | 0, true]
+    let currency: string | null = null
+    const columns = this.#at
+    for (let i = 0; i < columns.length; i++) {
+      const column = columns[i] as ByteColumn | null
+      if (column === null) continue
+      const cell = from + i
+      let state: number = cellState.unknown
+      let hash = 0
+      if (cell < to) {
+        if (doubled[cell] === 1) {
+          hash = hashBytes(bytes, starts[cell] as number, ends[cell] as number)
+          state = cellState.notPlain
+        } else {
+          state = column.take(bytes, starts[cell] as number, ends[cell] as number)
+          hash = column.hash
+          if (column.currency !== null && state === cellState.known) {
+            currency ??= column.currency
+            // a column of currencies has the last word, cell by cell
+            if (this.#currency === null) plain = false
+          }
+        }
+      }
+      this.#states[i] = state
+      if (state === cellState.notPlain) plain = false
+      a = Math.imul(a ^ hash, 0x01000193) ^ (a >>> 15)
+      b = Math.imul(b ^ hash, 0x01000197) ^ (b >>> 13)
+    }
+    const isRepeatOf = () => this.#repeats.seenHash(row, a, b)
+    if (!plain || !this.#isWhole()) return this.#closer({ bytes, edges }, row, [from, to], isRepeatOf)
+    const before = isRepeatOf()
+    if (before !== null) return this.#closer({ bytes, edges }, row, [from, to], () => before)
+    const at = this.table.open()
+    for (let i = 0; i < columns.length; i++) columns[i]?.put(at, this.#states[i] as number)
+    for (const { column, at: place, word } of this.#fill)
+      if (place < 0 || this.#states[place] !== cellState.known) column.set(at, column.codeOf(word))
+    if (currency !== null) this.#currency?.set(at, this.#currency.codeOf(currency))
+    if (this.#day) this.#onDay(this.#day.value)
+    return true
+  }
+
+  /** All is there that the kind needs, and every needed amount is above zero. */
+  #isWhole(): boolean {
+    for (const column of this.#needed) if (this.#states[this.#at.indexOf(column)] !== cellState.known) return false
+    for (const column of this.#money) if (!(column.value > 0)) return false
+    return true
+  }
+
+  #closer(
+    { bytes, edges }: Pick<ByteRows, 'bytes' | 'edges'>,
+    row: number,
+    [from, to]: [number, number],
+    isRepeatOf: () => number | null,
+  ): false {
+    const cells: Cell[] = []
+    for (let cell = from; cell < to; cell++) {
+      const text = decoder.decode(bytes.subarray(edges.starts[cell], edges.ends[cell]))
+      cells.push(edges.doubled[cell] === 1 ? text.replaceAll('""', '"') : text)
+    }
+    this.textRow(row, cells, isRepeatOf)
+    return false
+  }
+
+  /** A row that is text already. */
+  textRow(row: number, cells: Cell[], isRepeatOf = () => this.#hashOf(row, cells)): void {
+    if (cells.every(isBlank)) return
+    this.#look(row, cells, isRepeatOf, (record) => this.table.add(record))
+  }
+
+  #hashOf(row: number, cells: readonly Cell[]): number | null {
+    let [a, b] = [0x811c9dc5 | 0, 0x2545f491 | 0]
+    this.#mapping.columns.forEach((use, i) => {
+      if (use.as === 'unused') return
+      const bytes = encoder.encode(String(cells[i] ?? '').replaceAll('"', '""'))
+      const hash = hashBytes(bytes, 0, bytes.length)
+      a = Math.imul(a ^ hash, 0x01000193) ^ (a >>> 15)
+      b = Math.imul(b ^ hash, 0x01000197) ^ (b >>> 13)
+    })
+    return this.#repeats.seenHash(row, a, b)
+  }
+}
