@@ -10,6 +10,11 @@ const encoder = new TextEncoder()
 const decoder = new TextDecoder()
 const powers = [1, 10, 100, 1000, 10_000]
 const [zero, point, comma, space, ampersand] = [48, 46, 44, 32, 38]
+const [isOdd, isSpace] = [1, 2]
+/** What a byte is in a tidy text: nothing of note, a space (not two together, none at the ends), or odd (to be read as text). */
+const kinds = Uint8Array.from({ length: 256 }, (_, b) =>
+  b === space ? isSpace : b < space || b > 126 || b === ampersand ? isOdd : 0,
+)
 const shortest = 7
 const longest = { id: 80, text: 2000 } as const
 
@@ -34,7 +39,9 @@ export class ByteColumn {
   readonly #metStates: number[] = []
   readonly #metValues: number[] = []
   readonly #metCurrencies: (string | null)[] = []
-  #words = new ByteDictionary()
+  readonly #words = new ByteDictionary()
+  /** words from elsewhere that come again and again */
+  readonly #coded = new Map<string, number>()
   #codes = new Int32Array(1024)
   #values = new Float64Array(0)
   #known = false
@@ -53,17 +60,17 @@ export class ByteColumn {
     if (this.#numeric) return this.#takeFigure(bytes, start, end)
     let hash = 0x811c9dc5 | 0
     let odd = 0
-    let before: number = space
+    let before: number = isSpace
     for (let i = start; i < end; i++) {
       const b = bytes[i] as number
       hash = Math.imul(hash ^ b, 0x01000193)
-      odd |=
-        Number(b < space) | Number(b > 126) | Number(b === ampersand) | (Number(b === space) & Number(before === space))
-      before = b
+      const kind = kinds[b] as number
+      odd |= (kind & isOdd) | (kind & before)
+      before = kind & isSpace
     }
     this.hash = hash
     const length = end - start
-    if (odd !== 0 || before === space || length <= shortest || length > this.#tidy)
+    if (odd !== 0 || before === isSpace || length <= shortest || length > this.#tidy)
       return this.#takeMet(bytes, start, end)
     this.value = this.#words.codeOf(bytes, start, end, hash)
     return cellState.known
@@ -83,8 +90,13 @@ export class ByteColumn {
 
   /** The code of a word that comes from elsewhere. */
   codeOf(word: string): number {
-    const bytes = encoder.encode(word)
-    return this.#words.codeOf(bytes, 0, bytes.length, hashBytes(bytes, 0, bytes.length))
+    let code = this.#coded.get(word)
+    if (code === undefined) {
+      const bytes = encoder.encode(word)
+      code = this.#words.codeOf(bytes, 0, bytes.length, hashBytes(bytes, 0, bytes.length))
+      if (this.#coded.size < 1000) this.#coded.set(word, code)
+    }
+    return code
   }
 
   get isNumeric(): boolean {
@@ -109,7 +121,8 @@ export class ByteColumn {
     if (!known) return null
     if (this.#numeric) return { type: 'number', values: this.#values.slice(0, rows) }
     const column: Column = onlyUsed(this.#codes.slice(0, rows), this.#words.words())
-    this.#words = new ByteDictionary()
+    this.#words.clear()
+    this.#coded.clear()
     this.#forget()
     return column
   }

@@ -47,7 +47,7 @@ export function textLane(file: OpenedFile, mapping: Mapping, look: CloserLook): 
 
 /** Rows out of the file's bytes; only those that are not plain become text. */
 export function byteLane(
-  { skip, blocks }: NonNullable<OpenedFile['byteRows']>,
+  source: NonNullable<OpenedFile['byteRows']>,
   mapping: Mapping,
   look: CloserLook,
   onDay: (day: number) => void,
@@ -57,10 +57,10 @@ export function byteLane(
     rows: () => importer.table.rows,
     finish: () => importer.finish(),
     async *steps(signal) {
-      for await (const step of blocks(signal)) {
-        if ('block' in step) yield { done: step.done, taken: importer.take(step.block, skip) }
+      for await (const step of source.blocks(signal)) {
+        if ('block' in step) yield { done: step.done, taken: importer.take(step.block, source.skip) }
         else {
-          for (const { row, cells } of step.batch) if (row > skip) importer.textRow(row, cells)
+          for (const { row, cells } of step.batch) if (row > source.skip) importer.textRow(row, cells)
           yield { done: step.done, taken: 0 }
         }
       }

@@ -104,7 +104,7 @@ async function* readRows(file: FileSource, encoding: Encoding, delimiter: string
   }
 }
 
-const blockBytes = 2_000_000
+const blockBytes = 4_000_000
 
 /** Block by block, each of whole rows; a row longer than a block makes the block longer. */
 async function* readBlocks(file: FileSource, delimiter: string, twoMarks: boolean, signal?: AbortSignal) {

@@ -24,7 +24,7 @@ export interface CellEdges {
  */
 export function splitBytes(bytes: Uint8Array, delimiter: number, atEnd: boolean, twoMarks = false): CellEdges {
   const n = bytes.length
-  let edges = room(1 << 14)
+  let edges = room(Math.max(64, n >> 3))
   let [cells, rows, used, at] = [0, 0, 0, 0]
   let rowEnds = new Int32Array(1 << 12)
   const result = (irregular: boolean): CellEdges => ({ ...edges, rowEnds, rows, used, irregular })
