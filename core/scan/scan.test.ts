@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import {
   compareScans,
@@ -186,4 +187,9 @@ test('the contract is a valid OpenAPI 3.1 document', async () => {
   const { Validator } = await import('@seriousme/openapi-schema-validator')
   const { valid, errors } = await new Validator().validate(structuredClone(contract()))
   expect([valid, errors]).toEqual([true, undefined])
+})
+
+test('docs/connector.openapi.json is the contract as it is (npm run docs writes it)', () => {
+  const kept = readFileSync(new URL('../../docs/connector.openapi.json', import.meta.url), 'utf8')
+  expect(JSON.parse(kept)).toEqual(contract())
 })
