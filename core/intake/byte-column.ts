@@ -9,12 +9,7 @@ export const cellState = { unknown: 0, known: 1, notPlain: 2 } as const
 const encoder = new TextEncoder()
 const decoder = new TextDecoder()
 const powers = [1, 10, 100, 1000, 10_000]
-const [zero, point, comma, space, ampersand] = [48, 46, 44, 32, 38]
-const [isOdd, isSpace] = [1, 2]
-/** What a byte is in a tidy text: nothing of note, a space (not two together, none at the ends), or odd (to be read as text). */
-const kinds = Uint8Array.from({ length: 256 }, (_, b) =>
-  b === space ? isSpace : b < space || b > 126 || b === ampersand ? isOdd : 0,
-)
+const [zero, point, comma] = [48, 46, 44]
 const shortest = 7
 const longest = { id: 80, text: 2000 } as const
 
@@ -24,8 +19,6 @@ const longest = { id: 80, text: 2000 } as const
  */
 export class ByteColumn {
   readonly field: Field
-  /** the hash of the cell that was taken last: what the row's own hash is made of */
-  hash = 0
   /** the value of the cell that was taken last: a number, or the code of a word */
   value = NaN
   /** the currency that an amount names itself */
@@ -55,23 +48,11 @@ export class ByteColumn {
     if (this.#numeric) [this.#codes, this.#values] = [new Int32Array(0), new Float64Array(1024)]
   }
 
-  /** Reads a cell. @returns a cellState; `value` and `hash` hold the rest */
-  take(bytes: Uint8Array, start: number, end: number): number {
-    if (this.#numeric) return this.#takeFigure(bytes, start, end)
-    let hash = 0x811c9dc5 | 0
-    let odd = 0
-    let before: number = isSpace
-    for (let i = start; i < end; i++) {
-      const b = bytes[i] as number
-      hash = Math.imul(hash ^ b, 0x01000193)
-      const kind = kinds[b] as number
-      odd |= (kind & isOdd) | (kind & before)
-      before = kind & isSpace
-    }
-    this.hash = hash
+  /** Reads a cell. @param isTidy see splitBytes @returns a cellState; `value` and `currency` hold the rest */
+  take(bytes: Uint8Array, start: number, end: number, hash: number, isTidy: boolean): number {
+    if (this.#numeric) return this.#takeFigure(bytes, start, end, hash)
     const length = end - start
-    if (odd !== 0 || before === isSpace || length <= shortest || length > this.#tidy)
-      return this.#takeMet(bytes, start, end)
+    if (!isTidy || length <= shortest || length > this.#tidy) return this.#takeMet(bytes, start, end, hash)
     this.value = this.#words.codeOf(bytes, start, end, hash)
     return cellState.known
   }
@@ -128,12 +109,10 @@ export class ByteColumn {
   }
 
   /** `-12.50` and its like, digit by digit; anything else is read as it is elsewhere. */
-  #takeFigure(bytes: Uint8Array, start: number, end: number): number {
-    let hash = 0x811c9dc5 | 0
+  #takeFigure(bytes: Uint8Array, start: number, end: number, hash: number): number {
     let [whole, digits, decimals, marks] = [0, 0, 0, 0]
     for (let i = start; i < end; i++) {
       const b = bytes[i] as number
-      hash = Math.imul(hash ^ b, 0x01000193)
       const digit = b - zero
       if (digit >= 0 && digit <= 9) {
         whole = whole * 10 + digit
@@ -142,24 +121,23 @@ export class ByteColumn {
       } else if (b === this.#decimal && digits > 0) marks++
       else marks = 9
     }
-    this.hash = hash
     const { type } = this.field
     const plain = digits > 0 && digits <= 11 && (marks === 0 || (marks === 1 && decimals > 0 && decimals <= 4))
-    if (!plain || type === 'day' || type === 'lead') return this.#takeMet(bytes, start, end)
+    if (!plain || type === 'day' || type === 'lead') return this.#takeMet(bytes, start, end, hash)
     this.currency = null
     const value = whole / (powers[decimals] as number)
     if (type === 'money') this.value = whole * (powers[4 - decimals] as number)
     else if (type === 'ratio') this.value = value > 3 ? value / 100 : value
-    else if (type === 'rating' ? value > 5 : !Number.isInteger(value)) return this.#takeMet(bytes, start, end)
+    else if (type === 'rating' ? value > 5 : !Number.isInteger(value)) return this.#takeMet(bytes, start, end, hash)
     else this.value = value
     return cellState.known
   }
 
-  #takeMet(bytes: Uint8Array, start: number, end: number): number {
+  #takeMet(bytes: Uint8Array, start: number, end: number, hash: number): number {
     this.currency = null
     if (start === end) return cellState.unknown
     if (this.#met.length > 20_000) this.#forget()
-    const at = this.#met.codeOf(bytes, start, end, this.hash)
+    const at = this.#met.codeOf(bytes, start, end, hash)
     if (at === this.#metStates.length) this.#readNew(decoder.decode(bytes.subarray(start, end)))
     this.value = this.#metValues[at] as number
     this.currency = this.#metCurrencies[at] ?? null

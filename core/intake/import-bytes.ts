@@ -5,6 +5,7 @@ import { ByteTable } from './byte-table'
 import type { Mapping } from './propose-mapping'
 import { RepeatFinder } from './repeat-finder'
 import { recordKind } from './record-kinds'
+import { cellMark } from './split-bytes'
 
 /** What becomes of a row that is not plain: it is read cell by cell, and taken or refused with its reason. */
 export interface CloserLook {
@@ -27,7 +28,7 @@ export class ByteImporter {
   readonly table: ByteTable
   readonly #mapping: Mapping
   readonly #at: (ByteColumn | null)[]
-  readonly #needed: ByteColumn[]
+  readonly #needed: number[]
   readonly #money: ByteColumn[]
   readonly #look: CloserLook
   readonly #repeats = new RepeatFinder([])
@@ -47,7 +48,7 @@ export class ByteImporter {
     this.table = new ByteTable(mapping)
     this.#at = mapping.columns.map((use) => (use.as === 'field' ? (this.table.column(use.field) ?? null) : null))
     const needed = kind.fields.filter((f) => f.required).map((f) => this.table.column(f.name) as ByteColumn)
-    this.#needed = needed
+    this.#needed = needed.map((c) => this.#at.indexOf(c))
     this.#money = needed.filter((c) => c.field.type === 'money')
     this.#states = new Uint8Array(mapping.columns.length)
     const stated = this.table.column('currency')
@@ -78,7 +79,7 @@ export class ByteImporter {
   }
 
   #row({ bytes, edges }: ByteRows, row: number, from: number, to: number): boolean {
-    const { starts, ends, doubled } = edges
+    const { starts, ends, hashes, marks } = edges
     let [a, b, plain] = [0x811c9dc5 | 0, 0x2545f491 | 0, true]
     let currency: string | null = null
     const columns = this.#at
@@ -89,12 +90,11 @@ export class ByteImporter {
       let state: number = cellState.unknown
       let hash = 0
       if (cell < to) {
-        if (doubled[cell] === 1) {
-          hash = hashBytes(bytes, starts[cell] as number, ends[cell] as number)
-          state = cellState.notPlain
-        } else {
-          state = column.take(bytes, starts[cell] as number, ends[cell] as number)
-          hash = column.hash
+        hash = hashes[cell] as number
+        const mark = marks[cell] as number
+        if (mark === cellMark.doubled) state = cellState.notPlain
+        else {
+          state = column.take(bytes, starts[cell] as number, ends[cell] as number, hash, mark === 0)
           if (column.currency !== null && state === cellState.known) {
             currency ??= column.currency
             // a column of currencies has the last word, cell by cell
@@ -122,7 +122,7 @@ export class ByteImporter {
 
   /** All is there that the kind needs, and every needed amount is above zero. */
   #isWhole(): boolean {
-    for (const column of this.#needed) if (this.#states[this.#at.indexOf(column)] !== cellState.known) return false
+    for (const place of this.#needed) if (this.#states[place] !== cellState.known) return false
     for (const column of this.#money) if (!(column.value > 0)) return false
     return true
   }
@@ -136,7 +136,7 @@ export class ByteImporter {
     const cells: Cell[] = []
     for (let cell = from; cell < to; cell++) {
       const text = decoder.decode(bytes.subarray(edges.starts[cell], edges.ends[cell]))
-      cells.push(edges.doubled[cell] === 1 ? text.replaceAll('""', '"') : text)
+      cells.push(edges.marks[cell] === cellMark.doubled ? text.replaceAll('""', '"') : text)
     }
     this.textRow(row, cells, isRepeatOf)
     return false
@@ -152,7 +152,7 @@ export class ByteImporter {
     let [a, b] = [0x811c9dc5 | 0, 0x2545f491 | 0]
     this.#mapping.columns.forEach((use, i) => {
       if (use.as === 'unused') return
-      const bytes = encoder.encode(String(cells[i] ?? '').replaceAll('"', '""'))
+      const bytes = encoder.encode(String(cells[i] ?? ''))
       const hash = hashBytes(bytes, 0, bytes.length)
       a = Math.imul(a ^ hash, 0x01000193) ^ (a >>> 15)
       b = Math.imul(b ^ hash, 0x01000197) ^ (b >>> 13)

@@ -4,7 +4,15 @@ import type { Encoding } from './decode-text'
 import { findHeading } from './find-heading'
 import { splitBytes } from './split-bytes'
 import { splitRows } from './split-rows'
-import { isBlank, limits, type FileSource, type NumberedRow, type OpenedFile } from './opened-file'
+import {
+  isBlank,
+  limits,
+  type BlockForm,
+  type BlockStep,
+  type FileSource,
+  type NumberedRow,
+  type OpenedFile,
+} from './opened-file'
 
 const delimiters = [',', ';', '\t', '|']
 
@@ -30,12 +38,7 @@ export async function openDelimited(file: FileSource, encoding: Encoding): Promi
     sample: number(grid.slice(first), first + 1).slice(0, limits.sampleRows),
     rows: (signal) => readRows(file, encoding, delimiter, first, signal),
     ...(encoding === 'utf-8' && newlineOf(text) !== '\r'
-      ? {
-          byteRows: {
-            skip: first,
-            blocks: (signal) => readBlocks(file, delimiter, newlineOf(text) === '\r\n', signal),
-          },
-        }
+      ? { byteRows: byteRowsOf(file, first, { delimiter, twoMarks: newlineOf(text) === '\r\n' }) }
       : {}),
   }
 }
@@ -104,29 +107,53 @@ async function* readRows(file: FileSource, encoding: Encoding, delimiter: string
   }
 }
 
-const blockBytes = 4_000_000
+function byteRowsOf(file: FileSource, skip: number, form: BlockForm): OpenedFile['byteRows'] {
+  return { skip, form, blocks: (signal) => readBlocks(file, form, signal) }
+}
 
-/** Block by block, each of whole rows; a row longer than a block makes the block longer. */
-async function* readBlocks(file: FileSource, delimiter: string, twoMarks: boolean, signal?: AbortSignal) {
-  let [at, row, size] = [await afterMark(file), 1, blockBytes]
-  while (at < file.size) {
-    stopIfCancelled(signal)
-    const bytes = new Uint8Array(await file.slice(at, Math.min(file.size, at + size)).arrayBuffer())
-    const atEnd = at + bytes.length >= file.size
-    const edges = splitBytes(bytes, delimiter.charCodeAt(0), atEnd, twoMarks)
-    const firstRow = row
-    at += edges.used
-    row += edges.rows
-    if (edges.rows > 0) yield { block: { bytes, edges, firstRow }, done: at / file.size }
-    if (edges.irregular) {
-      const rest = new TextDecoder().decode(bytes.subarray(edges.used))
-      const { rows, used } = parse(rest, delimiter, !atEnd)
-      yield { batch: number(rows, row), done: at / file.size }
-      row += rows.length
-      at += atEnd ? file.size : new TextEncoder().encode(rest.slice(0, used)).length
-      if (used === 0) size *= 2
-    } else size = edges.used === 0 ? size * 2 : blockBytes
+const blockBytes = 1_000_000
+
+/** Block by block, each of whole rows; what a block leaves over begins the next, which is read meanwhile. */
+export async function* readBlocks(
+  file: FileSource,
+  { delimiter, twoMarks }: BlockForm,
+  signal?: AbortSignal,
+): AsyncGenerator<BlockStep> {
+  let at = await afterMark(file)
+  const readNext = () => {
+    const part = file.slice(at, Math.min(file.size, at + blockBytes)).arrayBuffer()
+    at += blockBytes
+    return part
   }
+  let row = 1
+  let left = new Uint8Array(0)
+  for (let next = readNext(); ;) {
+    stopIfCancelled(signal)
+    const bytes = joined(left, new Uint8Array(await next))
+    const atEnd = at >= file.size
+    if (!atEnd) next = readNext()
+    const done = Math.min(1, at / file.size)
+    const edges = splitBytes(bytes, delimiter.charCodeAt(0), atEnd, twoMarks)
+    if (edges.rows > 0) yield { block: { bytes, edges, firstRow: row }, done }
+    row += edges.rows
+    left = bytes.subarray(edges.used)
+    if (edges.irregular) {
+      const text = new TextDecoder().decode(left)
+      const { rows, used } = parse(text, delimiter, !atEnd)
+      yield { batch: number(rows, row), done }
+      row += rows.length
+      left = left.subarray(new TextEncoder().encode(text.slice(0, used)).length)
+    }
+    if (atEnd) return
+  }
+}
+
+function joined(a: Uint8Array, b: Uint8Array<ArrayBuffer>): Uint8Array<ArrayBuffer> {
+  if (a.length === 0) return b
+  const both = new Uint8Array(a.length + b.length)
+  both.set(a)
+  both.set(b, a.length)
+  return both
 }
 
 /** A byte order mark is no part of the first cell. */

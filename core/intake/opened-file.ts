@@ -21,6 +21,15 @@ export interface ByteRows {
   firstRow: number
 }
 
+export interface BlockForm {
+  delimiter: string
+  /** rows end with CRLF alone */
+  twoMarks: boolean
+}
+
+/** A block, or a stretch with irregular quoting as rows; and the share of the file read. */
+export type BlockStep = ({ block: ByteRows } | { batch: NumberedRow[] }) & { done: number }
+
 export interface NumberedRow {
   /** as the user counts rows in the file, from 1 */
   row: number
@@ -46,7 +55,9 @@ export interface OpenedFile {
   byteRows?: {
     /** rows up to this number are above the table */
     skip: number
-    blocks(signal?: AbortSignal): AsyncIterable<({ block: ByteRows } | { batch: NumberedRow[] }) & { done: number }>
+    /** how `readBlocks` is to read the file; another thread may do it */
+    form: BlockForm
+    blocks: (signal?: AbortSignal) => AsyncIterable<BlockStep>
   }
 }
 

@@ -1,18 +1,23 @@
 import fc from 'fast-check'
 import Papa from 'papaparse'
-import { splitBytes } from './split-bytes'
+import { hashBytes } from '../tables'
+import { cellMark, splitBytes } from './split-bytes'
 
 const encode = (text: string) => new TextEncoder().encode(text)
 const decoder = new TextDecoder()
 
 function rowsOf(text: string, atEnd = true): { rows: string[][]; used: number; irregular: boolean } {
   const bytes = encode(text)
-  const { starts, ends, doubled, rowEnds, rows, used, irregular } = splitBytes(bytes, 44, atEnd)
+  const { starts, ends, marks, hashes, rowEnds, rows, used, irregular } = splitBytes(bytes, 44, atEnd)
   const list = Array.from({ length: rows }, (_, r) =>
     Array.from({ length: (rowEnds[r] ?? 0) - (r === 0 ? 0 : (rowEnds[r - 1] ?? 0)) }, (_cell, i) => {
       const c = (r === 0 ? 0 : (rowEnds[r - 1] ?? 0)) + i
       const cell = decoder.decode(bytes.subarray(starts[c], ends[c]))
-      return doubled[c] ? cell.replaceAll('""', '"') : cell
+      if (marks[c] === 0) expect(cell).toMatch(/^[!-%'-~]+(?: [!-%'-~]+)*$/)
+      const plain = marks[c] === cellMark.doubled ? cell.replaceAll('""', '"') : cell
+      const plainBytes = encode(plain)
+      expect(hashes[c]).toBe(hashBytes(plainBytes, 0, plainBytes.length))
+      return plain
     }),
   )
   return { rows: list, used, irregular }

@@ -13,6 +13,7 @@ import { openDatabase, type ImportEntry } from '../storage/database'
 import { enterImport, removeImport, saveSegment } from '../storage/imports'
 import { serve, type CallContext } from './channel'
 import { exportMethods } from './export-methods'
+import { remoteBlocks } from './remote-blocks'
 
 /** An opened file as the page sees it: no rows but the first. */
 function summary(file: OpenedFile) {
@@ -42,6 +43,14 @@ async function open(file: File, sheet: string | null): Promise<OpenedFile> {
   return result
 }
 
+/** A large file is read and split in a thread of its own. */
+const largeBytes = 8_000_000
+function withHelper(opened: OpenedFile, file: File): OpenedFile {
+  const { byteRows } = opened
+  if (!byteRows || file.size < largeBytes) return opened
+  return { ...opened, byteRows: { ...byteRows, blocks: (signal) => remoteBlocks(file, byteRows.form, signal) } }
+}
+
 const methods = {
   ...exportMethods,
 
@@ -61,15 +70,22 @@ const methods = {
     mapping: Mapping,
     about: { id: string; now: number; demo: boolean },
   ) {
-    const o = await open(file, sheet)
+    const o = withHelper(await open(file, sheet), file)
     const db = await openDatabase()
+    // One segment rests while the next is read.
+    let saving: Promise<void> = Promise.resolve()
     try {
       const result = await importRows(o, mapping, {
         signal,
         pause,
         onProgress: (done, rows) => progress({ done, rows }),
-        onSegment: (table, segment) => saveSegment(db, about.id, segment, table),
+        async onSegment(table, segment) {
+          await saving
+          saving = saveSegment(db, about.id, segment, table)
+          saving.catch(() => undefined) // heard of at the next await
+        },
       })
+      await saving
       stopIfCancelled(signal)
       const entry: ImportEntry = {
         id: about.id,
@@ -103,6 +119,7 @@ const methods = {
       }
     } catch (error) {
       // Nothing of an import that failed or was stopped is left behind.
+      await saving.catch(() => undefined)
       await removeImport(db, about.id)
       throw error
     } finally {

@@ -1,0 +1,37 @@
+import { stopIfCancelled } from '@sickle/core/problem'
+import type { BlockForm, BlockStep } from '@sickle/core/intake'
+import type { FromBlocks, ToBlocks } from './blocks.worker'
+
+/** How many blocks may wait to be taken: enough that neither side stands still. */
+const ahead = 4
+
+/** A file's blocks, read and split in a thread of their own. */
+export async function* remoteBlocks(file: File, form: BlockForm, signal?: AbortSignal): AsyncGenerator<BlockStep> {
+  const worker = new Worker(new URL('./blocks.worker.ts', import.meta.url), { type: 'module' })
+  const waiting: FromBlocks[] = []
+  let wake = () => {}
+  worker.addEventListener('message', ({ data }: MessageEvent<FromBlocks>) => {
+    waiting.push(data)
+    wake()
+  })
+  worker.addEventListener('error', (event) => {
+    waiting.push({ type: 'failed', text: event.message || 'the helper stopped' })
+    wake()
+  })
+  const ask = (message: ToBlocks) => worker.postMessage(message)
+  try {
+    ask({ type: 'begin', file, form })
+    for (let i = 0; i < ahead; i++) ask({ type: 'more' })
+    for (;;) {
+      while (waiting.length === 0) await new Promise<void>((resolve) => (wake = resolve))
+      stopIfCancelled(signal)
+      const got = waiting.shift() as FromBlocks
+      if (got.type === 'end') return
+      if (got.type === 'failed') throw new Error(got.text)
+      ask({ type: 'more' })
+      yield got.step
+    }
+  } finally {
+    worker.terminate()
+  }
+}
