@@ -54,7 +54,7 @@ beforeAll(async () => {
   figures = await makeFigures(maker)
   items = Array.from({ length: maker.count }, (_, i) => maker.at(i))
 })
-const newFinder = () => new Finder(maker.catalog, figures)
+const newFinder = () => new Finder(() => maker.catalog, figures)
 
 const span = fc.oneof(fc.constant(null), fc.double({ min: 0, max: 100, noNaN: true }))
 const query: fc.Arbitrary<Query> = fc.record({

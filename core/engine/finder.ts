@@ -11,8 +11,8 @@ import { fold, TextSearch } from './text-search'
 /** Answers queries over the figures of all items; what a query shares with the one before is not worked out again. */
 export class Finder {
   readonly #figures: Table
-  readonly #itemOf: Int32Array
-  readonly #search: TextSearch
+  readonly #catalog: () => Pick<Catalog, 'listings' | 'itemOf'>
+  #search: TextSearch | null = null
   readonly #screen: Screen
   readonly #facets: Record<FacetName, TextColumn>
   readonly #allBins: number[][]
@@ -21,10 +21,10 @@ export class Finder {
   #hidden = ''
   #walk: { order: Iterator<number>; found: number[] } | null = null
 
-  constructor(catalog: Pick<Catalog, 'listings' | 'itemOf'>, figures: Table) {
+  /** @param catalog asked for only when words are looked for, so that a workspace opens without its texts */
+  constructor(catalog: () => Pick<Catalog, 'listings' | 'itemOf'>, figures: Table) {
     this.#figures = figures
-    this.#itemOf = catalog.itemOf
-    this.#search = new TextSearch(catalog.listings, ['title', 'store', 'tags', 'category'])
+    this.#catalog = catalog
     this.#facets = Object.fromEntries(facets.map((f) => [f, textColumn(figures, f)])) as Record<FacetName, TextColumn>
     this.#screen = new Screen(
       figures.rows,
@@ -124,11 +124,13 @@ export class Finder {
       .split(/\s+/)
       .filter((w) => w !== '')
     if (words.length === 0) return this.#screen.setFails(extraBit.words, () => false)
+    const { listings, itemOf } = this.#catalog()
+    const search = (this.#search ??= new TextSearch(listings, ['title', 'store', 'tags', 'category']))
     const met = new Uint8Array(this.rows)
     words.forEach((word, nth) => {
-      const hits = this.#search.rowsWith(word)
+      const hits = search.rowsWith(word)
       for (let l = 0; l < hits.length; l++) {
-        const item = this.#itemOf[l] as number
+        const item = itemOf[l] as number
         if (hits[l] === 1 && met[item] === nth) met[item] = nth + 1
       }
     })

@@ -1,4 +1,5 @@
 import type { Catalog, Corrections, SellerRules } from '@sickle/core/catalog'
+import type { FindRow } from '@sickle/core/engine'
 import { fromStored, toStored, type StoredColumn, type Table } from '@sickle/core/tables'
 import type { Database, ImportEntry } from './database'
 
@@ -11,7 +12,16 @@ export interface Worked {
 interface Head {
   print: string
   tables: Record<TableName, { rows: number; columns: string[] }>
-  catalog: Omit<Catalog, 'listings' | 'life'>
+  first: FirstScreen
+}
+
+/** What the first screen shows before the catalogue itself is read. */
+export interface FirstScreen {
+  summary: { items: number; listings: number; offers: number; markets: string[]; noRate: string[] }
+  /** rows that were made, by place */
+  rows: [place: number, row: FindRow][]
+  /** places of items that were asked for by key */
+  places: [key: string, place: number][]
 }
 
 const tableNames = ['listings', 'life', 'figures'] as const
@@ -25,37 +35,57 @@ export function snapshotPrint(entries: readonly ImportEntry[], rules: SellerRule
   return JSON.stringify([build, entries.map((e) => e.id), rules, corrections])
 }
 
+/** A snapshot as it is opened: what the first screen needs at once, the rest while it is looked at. */
+export interface OpenedSnapshot {
+  first: FirstScreen
+  figures: Table
+  catalog: () => Promise<Catalog>
+}
+
 /** What a former session worked out, if it was from the very same. */
-export async function readSnapshot(db: Database, print: string): Promise<Worked | null> {
-  const tx = db.transaction('snapshots')
-  const head = (await tx.store.get('head')) as Head | undefined
+export async function readSnapshot(db: Database, print: string): Promise<OpenedSnapshot | null> {
+  const head = (await db.get('snapshots', 'head')) as Head | undefined
   if (head?.print !== print) return null
   const read = async (table: TableName): Promise<Table> => {
     const { rows, columns } = head.tables[table]
+    const tx = db.transaction('snapshots')
     const stored = await Promise.all(columns.map((name) => tx.store.get(`${table}/${name}`)))
     return {
       rows,
       columns: Object.fromEntries(columns.map((name, i) => [name, fromStored(stored[i] as StoredColumn)])),
     }
   }
-  const [listings, life, figures] = await Promise.all(tableNames.map(read))
-  return { catalog: { ...head.catalog, listings, life } as Catalog, figures: figures as Table }
+  return {
+    first: head.first,
+    figures: await read('figures'),
+    async catalog() {
+      const rest = (await db.get('snapshots', 'rest')) as Omit<Catalog, 'listings' | 'life'>
+      const [listings, life] = await Promise.all([read('listings'), read('life')])
+      return { ...rest, listings, life }
+    },
+  }
 }
 
 /** Keeps what was worked out. Where there is no room for it, it is done without. */
-export async function writeSnapshot(db: Database, print: string, { catalog, figures }: Worked): Promise<void> {
+export async function writeSnapshot(
+  db: Database,
+  print: string,
+  { catalog, figures }: Worked,
+  first: FirstScreen,
+): Promise<void> {
   const { listings, life, ...rest } = catalog
   const tables = { listings, life, figures }
   const shape = ({ rows, columns }: Table) => ({ rows, columns: Object.keys(columns) })
   const head: Head = {
     print,
-    catalog: rest,
+    first,
     tables: { listings: shape(listings), life: shape(life), figures: shape(figures) },
   }
   try {
     const tx = db.transaction('snapshots', 'readwrite')
     void tx.store.clear()
     void tx.store.put(head, 'head')
+    void tx.store.put(rest, 'rest')
     for (const table of tableNames)
       for (const [name, column] of Object.entries(tables[table].columns))
         void tx.store.put(toStored(column), `${table}/${name}`)

@@ -1,84 +1,40 @@
 import { buildCatalog, ItemMaker, type Corrections, type Item, type SellerRules } from '@sickle/core/catalog'
-import {
-  Finder,
-  findRow,
-  makeFigures,
-  movers,
-  renewFiguresInPlace,
-  type FindRow,
-  type Query,
-} from '@sickle/core/engine'
+import { Finder, findRow, makeFigures, renewFiguresInPlace, type Query } from '@sickle/core/engine'
 import type { Capture } from '@sickle/core/intake'
-import { findRate } from '@sickle/core/money'
-import { textColumn, type Table } from '@sickle/core/tables'
+import type { Table } from '@sickle/core/tables'
 import { openDatabase } from '../storage/database'
 import { listImports, loadCaptures } from '../storage/imports'
-import { readSnapshot, snapshotPrint, writeSnapshot } from '../storage/snapshot'
+import { readSnapshot, snapshotPrint, writeSnapshot, type OpenedSnapshot } from '../storage/snapshot'
+import { Bench, summaryOf } from './bench'
 import { serve, type CallContext } from './channel'
 import { changedItems } from './changed-items'
-
-/** What is worked out, and can be asked. */
-interface Bench {
-  maker: ItemMaker
-  figures: Table
-  finder: Finder
-  /** rows made so far, by place: most of those on the screen stay there when a limit moves */
-  rows: Map<number, FindRow>
-}
-const mostRows = 2000
 
 let captures = new Map<string, Capture[]>()
 let bench: Bench | null = null
 
 const pause = () => new Promise<void>((resolve) => setTimeout(resolve))
 
-function take(maker: ItemMaker, figures: Table) {
-  bench = { maker, figures, finder: new Finder(maker.catalog, figures), rows: new Map() }
-  prepareLater(bench.finder)
-  const { listings, windowEnds, offers } = maker.catalog
-  return {
-    items: maker.count,
-    listings: listings.rows,
-    offers: offers.length,
-    markets: Object.keys(windowEnds).sort(),
-    noRate: withoutRate(maker),
-  }
+function take(figures: Table, maker: ItemMaker) {
+  setBench(new Bench(figures, maker))
+  return summaryOf(maker)
 }
 
-/** Currencies of listings that cannot be turned into the home currency. */
-function withoutRate({ catalog, rules }: ItemMaker): string[] {
-  const { words } = textColumn(catalog.listings, 'currency')
-  const codes = Array.from({ length: words.length }, (_, i) => words.at(i) ?? '')
-  return codes.filter((c) => findRate(c, rules.homeCurrency, rules.rates) === null).sort()
+function setBench(next: Bench): void {
+  bench = next
+  next.prepareLater(() => bench === next)
 }
 
-/** Readies the finder for quick moves while nothing is asked. */
-function prepareLater(finder: Finder): void {
-  const work = finder.prepare()
-  const step = () => {
-    if (bench?.finder === finder && !work.next().done) setTimeout(step, 30)
-  }
-  setTimeout(step, 300)
+function loaded(): Bench {
+  if (!bench) throw new Error('nothing is loaded yet')
+  return bench
 }
 
-function rowsAt(from: number, count: number) {
-  if (!bench) return []
-  const { maker, finder, rows } = bench
-  if (rows.size > mostRows) rows.clear()
-  return [...finder.places(from, count)].map((at) => {
-    const row = rows.get(at) ?? findRow(maker.at(at, false))
-    rows.set(at, row)
-    return row
-  })
-}
-
-function itemOf(key: string): Item | null {
-  const place = bench?.maker.find(key) ?? null
-  return place === null || !bench ? null : bench.maker.at(place)
-}
-
-function placesOf(keys: readonly string[]): number[] {
-  return keys.flatMap((key) => bench?.maker.find(key) ?? [])
+/** Takes up what was worked out last: the measures now, the catalogue while the first screen is looked at. */
+function takeUp(kept: OpenedSnapshot, rules: SellerRules, corrections: Corrections, done: () => void) {
+  const maker = kept.catalog().then((catalog) => new ItemMaker(catalog, rules, corrections))
+  maker.finally(done).catch(() => undefined) // heard of by whatever waits for it
+  setBench(new Bench(kept.figures, maker, kept.first))
+  return kept.first.summary
 }
 
 let writing: ReturnType<typeof setTimeout> | undefined
@@ -86,24 +42,25 @@ let writing: ReturnType<typeof setTimeout> | undefined
 /** Keeps what was worked out once changes rest. */
 function keepLater(print: string): void {
   clearTimeout(writing)
-  writing = setTimeout(() => {
-    if (!bench) return
-    const { maker, figures } = bench
-    void openDatabase().then((db) =>
-      writeSnapshot(db, print, { catalog: maker.catalog, figures }).finally(() => db.close()),
-    )
-  }, 1500)
+  writing = setTimeout(() => void keep(print), 1500)
+}
+
+async function keep(print: string): Promise<void> {
+  const now = loaded()
+  const { catalog } = await now.maker
+  const db = await openDatabase()
+  await writeSnapshot(db, print, { catalog, figures: now.figures }, now.firstScreen()).finally(() => db.close())
 }
 
 const methods = {
   /** Reads what is new at rest, forgets what was removed, and works everything out, or takes up what was worked out last. */
   async load({ progress, signal }: CallContext, rules: SellerRules, corrections: Corrections) {
     const db = await openDatabase()
+    const entries = await listImports(db)
+    const print = snapshotPrint(entries, rules, corrections)
+    const kept = bench ? null : await readSnapshot(db, print)
+    if (kept) return takeUp(kept, rules, corrections, () => db.close())
     try {
-      const entries = await listImports(db)
-      const print = snapshotPrint(entries, rules, corrections)
-      const kept = bench ? null : await readSnapshot(db, print)
-      if (kept) return take(new ItemMaker(kept.catalog, rules, corrections), kept.figures)
       const next = new Map<string, Capture[]>()
       for (const entry of entries) next.set(entry.id, captures.get(entry.id) ?? (await loadCaptures(db, entry)))
       captures = next
@@ -115,7 +72,7 @@ const methods = {
       const maker = new ItemMaker(await buildCatalog([...captures.values()].flat(), part(0, 0.6)), rules, corrections)
       const figures = await makeFigures(maker, part(0.6, 0.4))
       keepLater(print)
-      return take(maker, figures)
+      return take(figures, maker)
     } finally {
       db.close()
     }
@@ -126,8 +83,8 @@ const methods = {
     const db = await openDatabase()
     const print = snapshotPrint(await listImports(db), rules, corrections)
     db.close()
-    if (!bench) throw new Error('nothing is loaded yet')
-    const { maker: before, figures } = bench
+    const { maker: made, figures } = loaded()
+    const before = await made
     const maker = new ItemMaker(before.catalog, rules, corrections)
     const changed = changedItems(before, maker)
     const copy: Table = {
@@ -147,41 +104,44 @@ const methods = {
       of: changed?.length ?? maker.count,
     })
     keepLater(print)
-    return take(maker, copy)
+    return take(copy, maker)
   },
 
-  ask(_: CallContext, query: Query, hidden: string[], from: number, count: number) {
-    if (!bench) throw new Error('nothing is loaded yet')
-    return { ...bench.finder.ask(query, placesOf(hidden)), from, rows: rowsAt(from, count) }
-  },
+  ask: (_: CallContext, query: Query, hidden: string[], from: number, count: number) =>
+    loaded().ask(query, hidden, from, count),
 
   /** More rows of the last answer. */
-  page: (_: CallContext, from: number, count: number) => rowsAt(from, count),
+  page: (_: CallContext, from: number, count: number) => bench?.rowsAt(from, count) ?? [],
 
   /** How many items each Cut would leave. */
-  counts(_: CallContext, queries: Query[], hidden: string[]) {
+  async counts(_: CallContext, queries: Query[], hidden: string[]) {
     if (!bench) return queries.map(() => 0)
-    const counter = new Finder(bench.maker.catalog, bench.figures)
-    const places = placesOf(hidden)
+    const places = await bench.placesOf(hidden)
+    const { catalog } = queries.some((q) => q.words !== '') ? await bench.maker : { catalog: null }
+    const counter = new Finder(() => {
+      if (!catalog) throw new Error('the catalogue is not read yet')
+      return catalog
+    }, bench.figures)
     return queries.map((q) => counter.ask(q, places).matching)
   },
 
   /** Items that move most, as rows. */
-  movers(_: CallContext, most: number) {
-    if (!bench) return { rising: [], fading: [] }
-    const { maker, figures } = bench
-    const found = movers(figures, most)
-    const rows = (list: typeof found.rising) => list.map(({ place }) => findRow(maker.at(place, false)))
-    return { rising: rows(found.rising), fading: rows(found.fading) }
-  },
+  movers: (_: CallContext, most: number) => bench?.movers(most) ?? { rising: [], fading: [] },
 
   item: (_: CallContext, key: string) => itemOf(key),
 
   rows: (_: CallContext, keys: string[]) =>
-    keys.map((key) => ({ key, item: itemOf(key) })).map(({ key, item }) => ({ key, row: item && findRow(item) })),
+    Promise.all(
+      keys.map(async (key) => {
+        const item = await itemOf(key)
+        return { key, row: item && findRow(item) }
+      }),
+    ),
 
-  items: (_: CallContext, keys: string[]) => keys.flatMap((key) => itemOf(key) ?? []),
+  items: async (_: CallContext, keys: string[]) => (await Promise.all(keys.map(itemOf))).filter((i) => i !== null),
 }
+
+const itemOf = async (key: string): Promise<Item | null> => bench?.itemOf(key) ?? null
 
 export type EngineMethods = typeof methods
 

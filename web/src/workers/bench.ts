@@ -1,0 +1,121 @@
+import type { Item, ItemMaker } from '@sickle/core/catalog'
+import { Finder, findRow, movers, type Answer, type FindRow, type Query } from '@sickle/core/engine'
+import { findRate } from '@sickle/core/money'
+import { textColumn, type Table } from '@sickle/core/tables'
+import type { FirstScreen } from '../storage/snapshot'
+
+const mostRows = 2000
+/** rows of the first screen that rest with what was worked out, beside those that were looked at */
+const firstRows = 48
+
+/**
+ * What is worked out, and can be asked. The measures are there from the beginning; the catalogue itself, which is much larger, may
+ * still be on its way: what needs it waits for it, and the first screen does not.
+ */
+export class Bench {
+  readonly figures: Table
+  readonly finder: Finder
+  readonly maker: Promise<ItemMaker>
+  #made: ItemMaker | null = null
+  /** rows made so far, by place: most of those on the screen stay there when a limit moves */
+  readonly #rows: Map<number, FindRow>
+  readonly #places: Map<string, number>
+
+  constructor(
+    figures: Table,
+    maker: ItemMaker | Promise<ItemMaker>,
+    first: Pick<FirstScreen, 'rows' | 'places'> | null = null,
+  ) {
+    this.figures = figures
+    this.finder = new Finder(() => this.#now().catalog, figures)
+    this.#rows = new Map(first?.rows)
+    this.#places = new Map(first?.places)
+    this.maker = Promise.resolve(maker).then((made) => (this.#made = made))
+    if (!(maker instanceof Promise)) this.#made = maker
+  }
+
+  async ask(
+    query: Query,
+    hidden: readonly string[],
+    from: number,
+    count: number,
+  ): Promise<Answer & { from: number; rows: FindRow[] }> {
+    if (query.words.trim() !== '') await this.maker
+    const answer = this.finder.ask(query, await this.placesOf(hidden))
+    return { ...answer, from, rows: await this.rowsAt(from, count) }
+  }
+
+  /** More rows of the last answer. */
+  async rowsAt(from: number, count: number): Promise<FindRow[]> {
+    const places = [...this.finder.places(from, count)]
+    if (this.#rows.size > mostRows) this.#rows.clear()
+    if (places.some((at) => !this.#rows.has(at))) await this.maker
+    return places.map((at) => this.#row(at))
+  }
+
+  async placesOf(keys: readonly string[]): Promise<number[]> {
+    if (keys.some((key) => !this.#places.has(key))) await this.maker
+    return keys.flatMap((key) => {
+      const place = this.#places.get(key) ?? this.#now().find(key)
+      if (place !== null) this.#places.set(key, place)
+      return place ?? []
+    })
+  }
+
+  async itemOf(key: string): Promise<Item | null> {
+    const maker = await this.maker
+    const place = maker.find(key)
+    return place === null ? null : maker.at(place)
+  }
+
+  async movers(most: number): Promise<{ rising: FindRow[]; fading: FindRow[] }> {
+    await this.maker
+    const { rising, fading } = movers(this.figures, most)
+    return { rising: rising.map((m) => this.#row(m.place)), fading: fading.map((m) => this.#row(m.place)) }
+  }
+
+  /** Readies the finder for quick moves, step by step while `goesOn`. */
+  prepareLater(goesOn: () => boolean): void {
+    const work = this.finder.prepare()
+    const step = () => {
+      if (goesOn() && !work.next().done) setTimeout(step, 30)
+    }
+    setTimeout(step, 300)
+  }
+
+  /** What rests so that the first screen is there before the catalogue. */
+  firstScreen(): FirstScreen {
+    const finder = new Finder(() => this.#now().catalog, this.figures)
+    for (const at of finder.places(0, firstRows)) this.#row(at)
+    return { summary: summaryOf(this.#now()), rows: [...this.#rows], places: [...this.#places] }
+  }
+
+  #row(at: number): FindRow {
+    const row = this.#rows.get(at) ?? findRow(this.#now().at(at, false))
+    this.#rows.set(at, row)
+    return row
+  }
+
+  #now(): ItemMaker {
+    if (!this.#made) throw new Error('the catalogue is not read yet')
+    return this.#made
+  }
+}
+
+export function summaryOf(maker: ItemMaker): FirstScreen['summary'] {
+  const { listings, windowEnds, offers } = maker.catalog
+  return {
+    items: maker.count,
+    listings: listings.rows,
+    offers: offers.length,
+    markets: Object.keys(windowEnds).sort(),
+    noRate: withoutRate(maker),
+  }
+}
+
+/** Currencies of listings that cannot be turned into the home currency. */
+function withoutRate({ catalog, rules }: ItemMaker): string[] {
+  const { words } = textColumn(catalog.listings, 'currency')
+  const codes = Array.from({ length: words.length }, (_, i) => words.at(i) ?? '')
+  return codes.filter((c) => findRate(c, rules.homeCurrency, rules.rates) === null).sort()
+}
