@@ -4,6 +4,7 @@ import { benchEngine } from './engine'
 import { benchFinds } from './finds'
 import { benchFuzz } from './fuzz'
 import { report } from './report'
+import { benchWorkspace } from './workspace'
 
 const port = 4397
 const server = spawn(process.execPath, ['server/dist/main.js'], {
@@ -13,6 +14,7 @@ const server = spawn(process.execPath, ['server/dist/main.js'], {
 await new Promise((resolve) => server.stdout.once('data', resolve))
 try {
   const lines = [
+    ...(await benchWorkspace(`http://127.0.0.1:${port}`, process.env.CHROMIUM ?? '/usr/bin/chromium')),
     ...(await benchFinds(`http://127.0.0.1:${port}`, process.env.CHROMIUM ?? '/usr/bin/chromium')),
     ...(await benchEngine(process.env.CHROMIUM ?? '/usr/bin/chromium')),
     ...(await benchCore()),

@@ -26,7 +26,14 @@ export type FileSummary = ReturnType<typeof summary>
 /** The file that was looked at last stays open, so that a changed mapping does not read it again. */
 let last: { file: File; sheet: string | null; opened: OpenedFile } | null = null
 
-const pause = () => new Promise<void>((resolve) => setTimeout(resolve))
+/** Lets other messages in, such as that it is to stop; not at every step, as each turn of the timer takes some milliseconds. */
+const turnMs = 60
+let lastTurn = 0
+async function pause(): Promise<void> {
+  if (performance.now() - lastTurn < turnMs) return
+  await new Promise<void>((resolve) => setTimeout(resolve))
+  lastTurn = performance.now()
+}
 
 async function open(file: File, sheet: string | null): Promise<OpenedFile> {
   if (
