@@ -1,7 +1,9 @@
 import { ByteDictionary, hashBytes, type Column, type TextColumn, type WordList } from '../tables'
 import { cellReader } from './cell-reader'
+import type { ByteRows } from './opened-file'
 import type { Mapping } from './propose-mapping'
 import { isNumeric, type Field } from './record-kinds'
+import { cellMark } from './split-bytes'
 
 /** What a cell came to, beside its value. */
 export const cellState = { unknown: 0, known: 1, notPlain: 2 } as const
@@ -19,10 +21,12 @@ const longest = { id: 80, text: 2000 } as const
  */
 export class ByteColumn {
   readonly field: Field
-  /** the value of the cell that was taken last: a number, or the code of a word */
-  value = NaN
-  /** the currency that an amount names itself */
-  currency: string | null = null
+  /** by row of the block that was taken last: a cellState; a number or the code of a word; the currency that an amount names itself */
+  states = new Uint8Array(0)
+  values = new Float64Array(0)
+  currencies: (string | undefined)[] | null = null
+  #value = NaN
+  #currency: string | null = null
   readonly #numeric: boolean
   readonly #tidy: number
   readonly #decimal: number
@@ -48,19 +52,49 @@ export class ByteColumn {
     if (this.#numeric) [this.#codes, this.#values] = [new Int32Array(0), new Float64Array(1024)]
   }
 
-  /** Reads a cell. @param isTidy see splitBytes @returns a cellState; `value` and `currency` hold the rest */
-  take(bytes: Uint8Array, start: number, end: number, hash: number, isTidy: boolean): number {
+  /**
+   * Reads this column's cells of all rows of a block, one column after the other rather than row by row: the loop stays small.
+   * What came of each row is in `states`, `values` and `currencies` until the next block.
+   *
+   * @param place of the column in the file
+   * @param hashes both hashes of each row, to which the cells' hashes are added
+   */
+  takeBlock(
+    { bytes, edges }: Pick<ByteRows, 'bytes' | 'edges'>,
+    place: number,
+    [first, second]: [Int32Array, Int32Array],
+  ): void {
+    const { starts, ends, hashes, marks, rowEnds, rows } = edges
+    if (this.states.length < rows) [this.states, this.values] = [new Uint8Array(rows), new Float64Array(rows)]
+    const { states, values } = this
+    this.currencies = null
+    for (let row = 0, from = 0; row < rows; row++) {
+      const to = rowEnds[row] as number
+      const cell = from + place
+      from = to
+      let [state, hash] = [cellState.unknown as number, 0]
+      if (cell < to) {
+        hash = hashes[cell] as number
+        const mark = marks[cell] as number
+        if (mark === cellMark.doubled) state = cellState.notPlain
+        else {
+          state = this.#take(bytes, starts[cell] as number, ends[cell] as number, hash, mark === 0)
+          values[row] = this.#value
+          if (this.#currency !== null && state === cellState.known) (this.currencies ??= [])[row] = this.#currency
+        }
+      }
+      states[row] = state
+      first[row] = Math.imul((first[row] as number) ^ hash, 0x01000193) ^ ((first[row] as number) >>> 15)
+      second[row] = Math.imul((second[row] as number) ^ hash, 0x01000197) ^ ((second[row] as number) >>> 13)
+    }
+  }
+
+  #take(bytes: Uint8Array, start: number, end: number, hash: number, isTidy: boolean): number {
     if (this.#numeric) return this.#takeFigure(bytes, start, end, hash)
     const length = end - start
     if (!isTidy || length <= shortest || length > this.#tidy) return this.#takeMet(bytes, start, end, hash)
-    this.value = this.#words.codeOf(bytes, start, end, hash)
+    this.#value = this.#words.codeOf(bytes, start, end, hash)
     return cellState.known
-  }
-
-  /** Keeps the value that was taken last, or an unknown one, in a row. */
-  put(row: number, state: number): void {
-    if (state !== cellState.known) return
-    this.set(row, this.value)
   }
 
   set(row: number, value: number): void {
@@ -124,23 +158,23 @@ export class ByteColumn {
     const { type } = this.field
     const plain = digits > 0 && digits <= 11 && (marks === 0 || (marks === 1 && decimals > 0 && decimals <= 4))
     if (!plain || type === 'day' || type === 'lead') return this.#takeMet(bytes, start, end, hash)
-    this.currency = null
+    this.#currency = null
     const value = whole / (powers[decimals] as number)
-    if (type === 'money') this.value = whole * (powers[4 - decimals] as number)
-    else if (type === 'ratio') this.value = value > 3 ? value / 100 : value
+    if (type === 'money') this.#value = whole * (powers[4 - decimals] as number)
+    else if (type === 'ratio') this.#value = value > 3 ? value / 100 : value
     else if (type === 'rating' ? value > 5 : !Number.isInteger(value)) return this.#takeMet(bytes, start, end, hash)
-    else this.value = value
+    else this.#value = value
     return cellState.known
   }
 
   #takeMet(bytes: Uint8Array, start: number, end: number, hash: number): number {
-    this.currency = null
+    this.#currency = null
     if (start === end) return cellState.unknown
     if (this.#met.length > 20_000) this.#forget()
     const at = this.#met.codeOf(bytes, start, end, hash)
     if (at === this.#metStates.length) this.#readNew(decoder.decode(bytes.subarray(start, end)))
-    this.value = this.#metValues[at] as number
-    this.currency = this.#metCurrencies[at] ?? null
+    this.#value = this.#metValues[at] as number
+    this.#currency = this.#metCurrencies[at] ?? null
     return this.#metStates[at] as number
   }
 

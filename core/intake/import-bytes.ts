@@ -28,16 +28,18 @@ export class ByteImporter {
   readonly table: ByteTable
   readonly #mapping: Mapping
   readonly #at: (ByteColumn | null)[]
-  readonly #needed: number[]
+  /** columns that the file holds */
+  readonly #read: ByteColumn[]
+  /** null where the file lacks one */
+  readonly #needed: (ByteColumn | null)[]
   readonly #money: ByteColumn[]
   readonly #look: CloserLook
   readonly #repeats = new RepeatFinder([])
-  readonly #states: Uint8Array
   /** the currency's column, where no column of the file says it */
   readonly #currency: ByteColumn | null
   readonly #day: ByteColumn | null
   readonly #onDay: (day: number) => void
-  readonly #fill: { column: ByteColumn; at: number; word: string }[]
+  readonly #fill: { column: ByteColumn; isRead: boolean; word: string }[]
 
   /** @param onDay hears the day of each row of sales that is taken at once */
   constructor(mapping: Mapping, look: CloserLook, onDay: (day: number) => void) {
@@ -48,28 +50,43 @@ export class ByteImporter {
     this.table = new ByteTable(mapping)
     this.#at = mapping.columns.map((use) => (use.as === 'field' ? (this.table.column(use.field) ?? null) : null))
     const needed = kind.fields.filter((f) => f.required).map((f) => this.table.column(f.name) as ByteColumn)
-    this.#needed = needed.map((c) => this.#at.indexOf(c))
+    this.#read = this.#at.filter((c) => c !== null)
+    this.#needed = needed.map((c) => (this.#at.includes(c) ? c : null))
     this.#money = needed.filter((c) => c.field.type === 'money')
-    this.#states = new Uint8Array(mapping.columns.length)
     const stated = this.table.column('currency')
     this.#currency = stated && !this.#at.includes(stated) ? stated : null
     this.#day = mapping.kind === 'sales' ? (this.table.column('day') ?? null) : null
     this.#fill = [['currency', mapping.currency] as const, [kind.from, mapping[kind.from]] as const].flatMap(
       ([name, word]) => {
         const column = this.table.column(name)
-        return column && word !== null ? [{ column, at: this.#at.indexOf(column), word }] : []
+        return column && word !== null ? [{ column, isRead: this.#at.includes(column), word }] : []
       },
     )
   }
 
   /** Takes the rows of a block. @param skip rows up to this number are above the table @returns rows that were taken at once */
   take(block: ByteRows, skip: number): number {
-    const { edges, firstRow } = block
+    const { rows, rowEnds } = block.edges
+    const first = new Int32Array(rows).fill(0x811c9dc5)
+    const second = new Int32Array(rows).fill(0x2545f491)
+    this.#at.forEach((column, place) => column?.takeBlock(block, place, [first, second]))
     let taken = 0
-    for (let r = 0, cell = 0; r < edges.rows; r++) {
-      const to = edges.rowEnds[r] as number
-      if (firstRow + r > skip && this.#row(block, firstRow + r, cell, to)) taken++
-      cell = to
+    for (let r = 0, from = 0; r < rows; r++) {
+      const to = rowEnds[r] as number
+      const row = block.firstRow + r
+      if (row > skip) {
+        const isRepeatOf = () => this.#repeats.seenHash(row, first[r] as number, second[r] as number)
+        if (!this.#isPlain(r)) this.#closer(block, row, [from, to], isRepeatOf)
+        else {
+          const before = isRepeatOf()
+          if (before !== null) this.#closer(block, row, [from, to], () => before)
+          else {
+            this.#put(r)
+            taken++
+          }
+        }
+      }
+      from = to
     }
     return taken
   }
@@ -78,53 +95,30 @@ export class ByteImporter {
     return this.table.finish()
   }
 
-  #row({ bytes, edges }: ByteRows, row: number, from: number, to: number): boolean {
-    const { starts, ends, hashes, marks } = edges
-    let [a, b, plain] = [0x811c9dc5 | 0, 0x2545f491 | 0, true]
-    let currency: string | null = null
-    const columns = this.#at
-    for (let i = 0; i < columns.length; i++) {
-      const column = columns[i] as ByteColumn | null
-      if (column === null) continue
-      const cell = from + i
-      let state: number = cellState.unknown
-      let hash = 0
-      if (cell < to) {
-        hash = hashes[cell] as number
-        const mark = marks[cell] as number
-        if (mark === cellMark.doubled) state = cellState.notPlain
-        else {
-          state = column.take(bytes, starts[cell] as number, ends[cell] as number, hash, mark === 0)
-          if (column.currency !== null && state === cellState.known) {
-            currency ??= column.currency
-            // a column of currencies has the last word, cell by cell
-            if (this.#currency === null) plain = false
-          }
-        }
-      }
-      this.#states[i] = state
-      if (state === cellState.notPlain) plain = false
-      a = Math.imul(a ^ hash, 0x01000193) ^ (a >>> 15)
-      b = Math.imul(b ^ hash, 0x01000197) ^ (b >>> 13)
+  /** No cell is in doubt, all is there that the kind needs, and every needed amount is above zero. */
+  #isPlain(r: number): boolean {
+    for (const column of this.#read) {
+      if (column.states[r] === cellState.notPlain) return false
+      // a column of currencies has the last word, cell by cell
+      if (column.currencies !== null && this.#currency === null && column.currencies[r] !== undefined) return false
     }
-    const isRepeatOf = () => this.#repeats.seenHash(row, a, b)
-    if (!plain || !this.#isWhole()) return this.#closer({ bytes, edges }, row, [from, to], isRepeatOf)
-    const before = isRepeatOf()
-    if (before !== null) return this.#closer({ bytes, edges }, row, [from, to], () => before)
-    const at = this.table.open()
-    for (let i = 0; i < columns.length; i++) columns[i]?.put(at, this.#states[i] as number)
-    for (const { column, at: place, word } of this.#fill)
-      if (place < 0 || this.#states[place] !== cellState.known) column.set(at, column.codeOf(word))
-    if (currency !== null) this.#currency?.set(at, this.#currency.codeOf(currency))
-    if (this.#day) this.#onDay(this.#day.value)
+    for (const column of this.#needed) if (column?.states[r] !== cellState.known) return false
+    for (const column of this.#money) if (!((column.values[r] as number) > 0)) return false
     return true
   }
 
-  /** All is there that the kind needs, and every needed amount is above zero. */
-  #isWhole(): boolean {
-    for (const place of this.#needed) if (this.#states[place] !== cellState.known) return false
-    for (const column of this.#money) if (!(column.value > 0)) return false
-    return true
+  #put(r: number): void {
+    const at = this.table.open()
+    let currency: string | undefined
+    for (const column of this.#read) {
+      if (column.states[r] !== cellState.known) continue
+      column.set(at, column.values[r] as number)
+      if (column.currencies !== null) currency ??= column.currencies[r]
+    }
+    for (const { column, isRead, word } of this.#fill)
+      if (!isRead || column.states[r] !== cellState.known) column.set(at, column.codeOf(word))
+    if (currency !== undefined) this.#currency?.set(at, this.#currency.codeOf(currency))
+    if (this.#day) this.#onDay(this.#day.values[r] as number)
   }
 
   #closer(
