@@ -28,7 +28,10 @@ afterAll(() => servers.forEach((s) => s.close()))
 
 test('the stand-in keeps to the contract, and has the whole of every store', async () => {
   const base = await serveSources([{ id: 'far', name: 'Far', standin }])
-  const ajv = addFormats.default(new Ajv2020({ strict: false }))
+  const ajv = new Ajv2020({ strict: false })
+  // a CommonJS module whose types and whose runtime disagree about their default
+  const { default: addTo } = addFormats as unknown as { default: (to: Ajv2020) => void }
+  addTo(ajv)
   ajv.addSchema(contract(), 'contract')
   const check = (schema: string, value: unknown) => {
     const valid = ajv.validate(`contract#/components/schemas/${schema}`, value)

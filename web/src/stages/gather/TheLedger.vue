@@ -81,6 +81,9 @@ function remove(entry: ImportEntry) {
 </template>
 
 <style scoped>
+td {
+  vertical-align: middle;
+}
 .file {
   font-weight: 500;
 }
