@@ -81,7 +81,7 @@ function remove(entry: ImportEntry) {
 </template>
 
 <style scoped>
-td {
+.plain td {
   vertical-align: middle;
 }
 .file {
