@@ -14,8 +14,10 @@ async function intake(): Promise<Line> {
   const text = typeof file?.content === 'string' ? file.content : ''
   const body = text.slice(text.indexOf('\r\n', text.indexOf('Item ID')) + 2)
   // Each copy with numbers of its own, so that none is a repeat.
-  const copies = Array.from({ length: Math.ceil(30e6 / body.length) }, (_, i) => body.replaceAll(/^/gm, String(i)))
-  const large = text + copies.join('').replace(/\d+$/, '')
+  const copies = Array.from({ length: Math.ceil(30e6 / body.length) }, (_, i) =>
+    body.replaceAll(/(?<=\n|^)(?=.)/g, String(i)),
+  )
+  const large = text + copies.join('')
   const bytes = new TextEncoder().encode(large)
   const ours: number[] = []
   const peer: number[] = []

@@ -1,7 +1,10 @@
 import type { RowRecord, Table } from '../tables'
-import { ByteColumn } from './byte-column'
+import { FigureColumn } from './figure-column'
 import type { Mapping } from './propose-mapping'
-import { recordKind, type Field } from './record-kinds'
+import { isNumeric, recordKind } from './record-kinds'
+import { WordColumn } from './word-column'
+
+export type ByteColumn = WordColumn | FigureColumn
 
 /** A table that is filled from cells in bytes, or record by record where a row needs a closer look. */
 export class ByteTable {
@@ -10,7 +13,9 @@ export class ByteTable {
   #rows = 0
 
   constructor(mapping: Mapping) {
-    this.columns = recordKind(mapping.kind).fields.map((f: Field) => new ByteColumn(f, mapping))
+    this.columns = recordKind(mapping.kind).fields.map((f) =>
+      isNumeric(f.type) ? new FigureColumn(f, mapping) : new WordColumn(f, mapping),
+    )
     this.#byName = new Map(this.columns.map((c) => [c.field.name, c]))
   }
 
@@ -22,21 +27,25 @@ export class ByteTable {
     return this.#byName.get(name)
   }
 
-  /** Opens a row in which nothing is known yet. @returns its number */
-  open(): number {
-    const row = this.#rows++
-    for (const column of this.columns) column.open(row)
-    return row
+  /** Opens rows in which nothing is known yet. @returns the number of the first */
+  open(count: number): number {
+    this.#rows += count
+    return this.#rows - count
   }
 
   add(record: RowRecord): void {
-    const row = this.open()
+    const row = this.open(1)
     for (const column of this.columns) {
       const value = record[column.field.name]
       if (value === null || value === undefined) continue
       if (!column.isNumeric) column.set(row, column.codeOf(String(value)))
       else if (typeof value === 'number') column.set(row, value)
     }
+  }
+
+  /** Rows of the block that was read last are not taken as they stand: their words may be in no row. */
+  markStray(): void {
+    for (const column of this.columns) if (!column.isNumeric) column.hasStray = true
   }
 
   /** The rows so far as a table; the next begins empty. */

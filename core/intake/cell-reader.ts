@@ -3,13 +3,20 @@ import type { Cell } from './opened-file'
 import { currencyInCell, readValue } from './read-value'
 import type { Field } from './record-kinds'
 
-/** A cell as its column reads it. */
+/** What a cell says. */
 export interface ReadCell {
   value: string | number | null
   /** why the value is not known although something stands there */
   reason: string | null
   /** the currency an amount names itself */
   currency: string | null
+}
+
+/** A cell as its column reads it. */
+export function readCell(cell: Cell, field: Field, mapping: Mapping): ReadCell {
+  const { value, reason } = readValue(cell, field.type, mapping)
+  const currency = field.type === 'money' && value !== null ? currencyInCell(cell) : null
+  return { value, reason: reason ?? null, currency }
 }
 
 const remembered = 8192
@@ -19,11 +26,7 @@ const remembered = 8192
  * readings are remembered; a column where nearly every cell differs is found out and read plainly.
  */
 export function cellReader(field: Field, mapping: Mapping): (cell: Cell) => ReadCell {
-  const read = (cell: Cell): ReadCell => {
-    const { value, reason } = readValue(cell, field.type, mapping)
-    const currency = field.type === 'money' && value !== null ? currencyInCell(cell) : null
-    return { value, reason: reason ?? null, currency }
-  }
+  const read = (cell: Cell) => readCell(cell, field, mapping)
   let known: Map<Cell, ReadCell> | null = new Map()
   let hits = 0
   return (cell) => {

@@ -151,3 +151,11 @@ test('formulas are disarmed on the way out and whole on the way back', () => {
   )
   expect(writeCsv([['=HYPERLINK("x")', -5]])).toBe('"\'=HYPERLINK(""x"")",-5')
 })
+
+test.each(['bytes', 'text'])('a row without an end is refused with its number, read as %s', async (lane) => {
+  const text = `Item ID,Title,Price\r\n1,Herb trough,2.00\r\n"${'and so on, '.repeat(2_500_000)}`
+  const opened = await openFile(new File([text], 'endless.csv'))
+  const { byteRows, ...plain } = opened
+  const run = importRows(lane === 'bytes' ? { ...plain, byteRows } : plain, { ...proposeMapping(opened, 0).mapping, market: 'M', currency: 'EUR' })
+  await expect(run).rejects.toMatchObject({ code: 'row-too-long', details: { row: 3, megabytes: 16 } })
+}) // prettier-ignore

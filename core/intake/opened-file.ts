@@ -23,8 +23,8 @@ export interface ByteRows {
 
 export interface BlockForm {
   delimiter: string
-  /** rows end with CRLF alone */
-  twoMarks: boolean
+  /** what ends a row */
+  newline: '\r\n' | '\n' | '\r'
 }
 
 /** A block, or a stretch with irregular quoting as rows; and the share of the file read. */
@@ -67,6 +67,7 @@ export const limits = {
   jsonMegabytes: 100,
   parquetMegabytes: 400,
   unzippedMegabytes: 400,
+  rowMegabytes: 16,
   columns: 400,
   depth: 40,
   sampleRows: 2000,

@@ -5,10 +5,8 @@ import type { Cell } from './opened-file'
  * open-addressing table: among a million rows the chance of a false alarm is about 3 in 10⁸.
  */
 export class RepeatFinder {
-  #slots = new Int32Array(1 << 16).fill(-1)
-  #first = new Int32Array(1 << 15)
-  #second = new Int32Array(1 << 15)
-  #rows = new Int32Array(1 << 15)
+  /** fours: both hashes, the row, and one to spare; row 0 marks a free place */
+  #slots = new Int32Array(1 << 16)
   #count = 0
   readonly #columns: readonly number[]
 
@@ -39,37 +37,28 @@ export class RepeatFinder {
     return [a, b]
   }
 
-  /** The same for a row whose two hashes are known already; hashes of one kind belong in one finder. */
+  /** The same for a row (from 1) whose two hashes are known already; hashes of one kind belong in one finder. */
   seenHash(row: number, a: number, b: number): number | null {
     const mask = this.#slots.length - 1
-    let slot = (a ^ (b >>> 7)) & mask
-    for (; this.#slots[slot] !== -1; slot = (slot + 1) & mask) {
-      const at = this.#slots[slot] as number
-      if (this.#first[at] === a && this.#second[at] === b) return this.#rows[at] as number
-    }
-    this.#slots[slot] = this.#count
-    this.#first[this.#count] = a
-    this.#second[this.#count] = b
-    this.#rows[this.#count++] = row
-    if (this.#count === this.#rows.length) this.#grow()
+    let slot = ((a ^ (b >>> 7)) << 2) & mask
+    for (; this.#slots[slot + 2] !== 0; slot = (slot + 4) & mask)
+      if (this.#slots[slot] === a && this.#slots[slot + 1] === b) return this.#slots[slot + 2] as number
+    this.#slots[slot] = a
+    this.#slots[slot + 1] = b
+    this.#slots[slot + 2] = row
+    if (++this.#count * 8 > this.#slots.length) this.#grow()
     return null
   }
 
   #grow(): void {
-    const double = (old: Int32Array) => {
-      const larger = new Int32Array(old.length * 2)
-      larger.set(old)
-      return larger
-    }
-    this.#first = double(this.#first)
-    this.#second = double(this.#second)
-    this.#rows = double(this.#rows)
-    this.#slots = new Int32Array(this.#slots.length * 2).fill(-1)
+    const old = this.#slots
+    this.#slots = new Int32Array(old.length * 2)
     const mask = this.#slots.length - 1
-    for (let at = 0; at < this.#count; at++) {
-      let slot = ((this.#first[at] as number) ^ ((this.#second[at] as number) >>> 7)) & mask
-      while (this.#slots[slot] !== -1) slot = (slot + 1) & mask
-      this.#slots[slot] = at
+    for (let at = 0; at < old.length; at += 4) {
+      if (old[at + 2] === 0) continue
+      let slot = (((old[at] as number) ^ ((old[at + 1] as number) >>> 7)) << 2) & mask
+      while (this.#slots[slot + 2] !== 0) slot = (slot + 4) & mask
+      for (let i = 0; i < 3; i++) this.#slots[slot + i] = old[at + i] as number
     }
   }
 }

@@ -15,6 +15,8 @@ export const sentences = {
     '{file} is nested more than {limit} levels deep, which no sales table needs. Export a plainer form.',
   'file-no-table': '{file} holds no table: no heading row with rows under it was found.',
   'file-wide': '{file} has {columns} columns; Sickle takes up to {limit}. Export fewer columns.',
+  'row-too-long':
+    '{file}: row {row} does not end within {megabytes} MB. Its line ends are broken, or a quotation mark never closes. Export it again, or mend that row.',
   'kind-unclear':
     '{file} is not recognised as listings, sales or supplier offers. Say what it holds and which column is which.',
   'field-missing': '{field} is needed for {kind}: choose the column that holds it.',

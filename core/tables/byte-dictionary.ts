@@ -1,11 +1,13 @@
+import { viewOf } from './hash-bytes'
 import { PackedWords } from './word-list'
 
 /** Words known by their UTF-8 bytes, numbered as they come: a text column's dictionary that is filled without making texts. */
 export class ByteDictionary {
-  #slots = new Int32Array(1 << 12).fill(-1)
-  #hashes = new Int32Array(1 << 11)
+  /** pairs: a word's hash and its number from 1, 0 where the place is free; together, so that a look-up goes to memory once */
+  #slots = new Int32Array(1 << 13)
   #ends = new Uint32Array(1 << 11)
   #bytes = new Uint8Array(1 << 15)
+  #view = viewOf(this.#bytes)
   #count = 0
 
   get length(): number {
@@ -15,22 +17,24 @@ export class ByteDictionary {
   /**
    * The number of a word; it is added where it is new.
    *
+   * @param view on the bytes in which the word lies from `start` to `end`
    * @param hash of the bytes; equal bytes must have equal hashes
    */
-  codeOf(bytes: Uint8Array, start: number, end: number, hash: number): number {
+  codeOf(view: DataView, start: number, end: number, hash: number): number {
     const mask = this.#slots.length - 1
-    let slot = (hash ^ (hash >>> 15)) & mask
-    for (; ; slot = (slot + 1) & mask) {
-      const code = this.#slots[slot] as number
-      if (code < 0) break
-      if (this.#hashes[code] === hash && this.#isWord(code, bytes, start, end)) return code
+    let slot = (hash << 1) & mask
+    for (; ; slot = (slot + 2) & mask) {
+      const number = this.#slots[slot + 1] as number
+      if (number === 0) break
+      if (this.#slots[slot] === hash && this.#isWord(number - 1, view, start, end)) return number - 1
     }
-    this.#slots[slot] = this.#count
-    return this.#append(bytes, start, end, hash)
+    this.#slots[slot] = hash
+    this.#slots[slot + 1] = this.#count + 1
+    return this.#append(view, start, end)
   }
 
   clear(): void {
-    this.#slots.fill(-1)
+    this.#slots.fill(0)
     this.#count = 0
   }
 
@@ -39,50 +43,46 @@ export class ByteDictionary {
     return new PackedWords({ bytes: this.#bytes.slice(0, size), ends: this.#ends.slice(0, this.#count) })
   }
 
-  #isWord(code: number, bytes: Uint8Array, start: number, end: number): boolean {
-    const from = code === 0 ? 0 : (this.#ends[code - 1] as number)
-    if ((this.#ends[code] as number) - from !== end - start) return false
-    for (let i = start, j = from; i < end; i++, j++) if (bytes[i] !== this.#bytes[j]) return false
+  #isWord(code: number, view: DataView, start: number, end: number): boolean {
+    let at = code === 0 ? 0 : (this.#ends[code - 1] as number)
+    if ((this.#ends[code] as number) - at !== end - start) return false
+    let i = start
+    for (; i + 4 <= end; i += 4, at += 4) if (view.getInt32(i) !== this.#view.getInt32(at)) return false
+    for (; i < end; i++, at++) if (view.getUint8(i) !== this.#view.getUint8(at)) return false
     return true
   }
 
-  #append(bytes: Uint8Array, start: number, end: number, hash: number): number {
+  #append(view: DataView, start: number, end: number): number {
     const code = this.#count++
-    const from = code === 0 ? 0 : (this.#ends[code - 1] as number)
-    const to = from + end - start
+    let at = code === 0 ? 0 : (this.#ends[code - 1] as number)
+    const to = at + end - start
     if (to > this.#bytes.length) {
       const larger = new Uint8Array(Math.max(to, this.#bytes.length * 2))
       larger.set(this.#bytes)
       this.#bytes = larger
+      this.#view = viewOf(larger)
     }
-    for (let i = start, j = from; i < end; i++, j++) this.#bytes[j] = bytes[i] as number
+    let i = start
+    for (; i + 4 <= end; i += 4, at += 4) this.#view.setInt32(at, view.getInt32(i))
+    for (; i < end; i++, at++) this.#view.setUint8(at, view.getUint8(i))
     this.#ends[code] = to
-    this.#hashes[code] = hash
-    if (this.#count === this.#hashes.length) this.#grow()
+    if (this.#count === this.#ends.length) this.#grow()
     return code
   }
 
   #grow(): void {
-    const size = this.#hashes.length * 2
-    const [hashes, ends] = [new Int32Array(size), new Uint32Array(size)]
-    hashes.set(this.#hashes)
+    const ends = new Uint32Array(this.#ends.length * 2)
     ends.set(this.#ends)
-    this.#hashes = hashes
     this.#ends = ends
-    this.#slots = new Int32Array(size * 2).fill(-1)
+    const old = this.#slots
+    this.#slots = new Int32Array(old.length * 2)
     const mask = this.#slots.length - 1
-    for (let code = 0; code < this.#count; code++) {
-      const hash = hashes[code] as number
-      let slot = (hash ^ (hash >>> 15)) & mask
-      while (this.#slots[slot] !== -1) slot = (slot + 1) & mask
-      this.#slots[slot] = code
+    for (let at = 0; at < old.length; at += 2) {
+      if (old[at + 1] === 0) continue
+      let slot = ((old[at] as number) << 1) & mask
+      while (this.#slots[slot + 1] !== 0) slot = (slot + 2) & mask
+      this.#slots[slot] = old[at] as number
+      this.#slots[slot + 1] = old[at + 1] as number
     }
   }
-}
-
-/** FNV-1a over bytes, 32 bits. Source: Fowler, Noll & Vo. @example hashBytes(Uint8Array.of(97), 0, 1) >>> 0 // 0xe40c292c */
-export function hashBytes(bytes: Uint8Array, start: number, end: number): number {
-  let hash = 0x811c9dc5 | 0
-  for (let i = start; i < end; i++) hash = Math.imul(hash ^ (bytes[i] as number), 0x01000193)
-  return hash
 }

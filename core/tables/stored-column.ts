@@ -1,15 +1,21 @@
 import type { Column } from './table'
+import { narrowCodes, narrowNumbers, widenCodes, widenNumbers, type NarrowCodes, type NarrowNumbers } from './narrow'
 import { packWords, PackedWords, type WordBytes } from './word-list'
 
-/** A column as it rests in the browser and travels between threads: plain arrays, words as UTF-8. */
+/**
+ * A column as it rests in the browser: numbers and codes as narrow as they go, words as UTF-8. What was kept before columns were
+ * made narrow is read all the same.
+ */
 export type StoredColumn =
-  { type: 'number'; values: Float64Array } | { type: 'text'; codes: Int32Array; words: WordBytes }
+  { type: 'number'; values: NarrowNumbers } | { type: 'text'; codes: NarrowCodes; words: WordBytes }
 
 export function toStored(column: Column): StoredColumn {
-  return column.type === 'number' ? column : { type: 'text', codes: column.codes, words: packWords(column.words) }
+  if (column.type === 'number') return { type: 'number', values: narrowNumbers(column.values) }
+  return { type: 'text', codes: narrowCodes(column.codes, column.words.length), words: packWords(column.words) }
 }
 
 /** The other way round; words stay packed until they are asked for. */
 export function fromStored(stored: StoredColumn): Column {
-  return stored.type === 'number' ? stored : { type: 'text', codes: stored.codes, words: new PackedWords(stored.words) }
+  if (stored.type === 'number') return { type: 'number', values: widenNumbers(stored.values) }
+  return { type: 'text', codes: widenCodes(stored.codes), words: new PackedWords(stored.words) }
 }

@@ -1,7 +1,7 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate'
 import { recordKinds } from '@sickle/core/intake'
 import { Problem } from '@sickle/core/problem'
-import { packWords, type StoredColumn, type WordBytes } from '@sickle/core/tables'
+import { fromStored, packWords, toStored, type StoredColumn, type WordBytes } from '@sickle/core/tables'
 import { guardWrite, type Database, type ImportEntry, type Rejects } from './database'
 import { documentNames } from './documents'
 
@@ -66,7 +66,7 @@ export async function restoreBackup(db: Database, bytes: Uint8Array, file: strin
       void tx.objectStore('imports').put(entry)
       if (rejects) void tx.objectStore('rejects').put(rejects, entry.id)
       for (const { segment, name, column } of columns)
-        void tx.objectStore('columns').put(column, [entry.id, segment, name])
+        void tx.objectStore('columns').put(toStored(fromStored(column)), [entry.id, segment, name])
     }
     await tx.done
   })
@@ -139,12 +139,14 @@ function columnPaths(paths: readonly string[], id: string): { base: string; segm
   })
 }
 
-function columnFiles(path: string, column: StoredColumn): Record<string, Uint8Array> {
+function columnFiles(path: string, stored: StoredColumn): Record<string, Uint8Array> {
+  const column = fromStored(stored)
   if (column.type === 'number') return { [`${path}.f64`]: bytesOf(column.values) }
+  const words = packWords(column.words)
   return {
     [`${path}.i32`]: bytesOf(column.codes),
-    [`${path}.utf8`]: column.words.bytes,
-    [`${path}.u32`]: bytesOf(column.words.ends),
+    [`${path}.utf8`]: words.bytes,
+    [`${path}.u32`]: bytesOf(words.ends),
   }
 }
 

@@ -26,12 +26,16 @@ export type FileSummary = ReturnType<typeof summary>
 /** The file that was looked at last stays open, so that a changed mapping does not read it again. */
 let last: { file: File; sheet: string | null; opened: OpenedFile } | null = null
 
-/** Lets other messages in, such as that it is to stop; not at every step, as each turn of the timer takes some milliseconds. */
+/** Lets other messages in between, such as that it is to stop. A message to oneself, as a timer takes some milliseconds a turn. */
 const turnMs = 60
+const bell = new MessageChannel()
 let lastTurn = 0
 async function pause(): Promise<void> {
   if (performance.now() - lastTurn < turnMs) return
-  await new Promise<void>((resolve) => setTimeout(resolve))
+  await new Promise<void>((resolve) => {
+    bell.port1.onmessage = () => resolve()
+    bell.port2.postMessage(null)
+  })
   lastTurn = performance.now()
 }
 

@@ -1,5 +1,5 @@
 import { stopIfCancelled } from '@sickle/core/problem'
-import type { BlockForm, BlockStep } from '@sickle/core/intake'
+import { roomBuffers, type BlockForm, type BlockStep, type Room } from '@sickle/core/intake'
 import type { FromBlocks, ToBlocks } from './blocks.worker'
 
 /** How many blocks may wait to be taken: enough that neither side stands still. */
@@ -18,18 +18,20 @@ export async function* remoteBlocks(file: File, form: BlockForm, signal?: AbortS
     waiting.push({ type: 'failed', text: event.message || 'the helper stopped' })
     wake()
   })
-  const ask = (message: ToBlocks) => worker.postMessage(message)
+  const ask = (message: ToBlocks, transfer: ArrayBuffer[] = []) => worker.postMessage(message, transfer)
+  let spare: Room | null = null
   try {
     ask({ type: 'begin', file, form })
-    for (let i = 0; i < ahead; i++) ask({ type: 'more' })
+    for (let i = 0; i < ahead; i++) ask({ type: 'more', spare })
     for (;;) {
       while (waiting.length === 0) await new Promise<void>((resolve) => (wake = resolve))
       stopIfCancelled(signal)
       const got = waiting.shift() as FromBlocks
       if (got.type === 'end') return
       if (got.type === 'failed') throw new Error(got.text)
-      ask({ type: 'more' })
+      ask({ type: 'more', spare }, spare ? roomBuffers(spare) : [])
       yield got.step
+      spare = 'block' in got.step ? got.step.block.edges : null
     }
   } finally {
     worker.terminate()
