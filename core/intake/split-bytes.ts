@@ -73,7 +73,7 @@ export function splitBytes(
     const enders = quoted ? 0 : highs
     let end = start
     let hash = 0
-    let tail = 0
+    let tail: number
     let odd = 0
     let doubled = 0
     let carried = 0
@@ -127,7 +127,6 @@ export function splitBytes(
         tail |= b << ((end - from) << 3)
       }
       hash = hashWord(hash, tail)
-      tail = 0
     }
     if (quoted && end >= n) {
       irregular = atEnd
