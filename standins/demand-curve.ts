@@ -14,10 +14,16 @@ const week = [1.02, 0.95, 0.93, 0.96, 0.98, 1.04, 1.12]
 
 /** Expected units on a day as a factor of a goods' plain demand: season, weekday, and where in its life it stands. */
 export function demandFactor(goods: Goods, day: number, first: number, days: number): number {
-  const { peak, swing } = seasons[goods.archetype.season]
+  return (
+    seasonFactor(goods.archetype.season, day) * (week[weekday(day)] as number) * lifeFactor(goods, (day - first) / days)
+  )
+}
+
+/** How much more or less than over the whole year is bought on a day. */
+export function seasonFactor(season: Season, day: number): number {
+  const { peak, swing } = seasons[season]
   const ofYear = ((day % 365.25) + 365.25) % 365.25
-  const season = 1 + swing * Math.cos((2 * Math.PI * (ofYear - peak)) / 365.25)
-  return season * (week[weekday(day)] as number) * lifeFactor(goods, (day - first) / days)
+  return 1 + swing * Math.cos((2 * Math.PI * (ofYear - peak)) / 365.25)
 }
 
 /** The course of a life over the 180 days; t runs from 0 to 1. */

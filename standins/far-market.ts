@@ -36,7 +36,7 @@ export interface FarMarketSize {
   round?: number
 }
 
-const perGoods = 4
+export const perGoods = 4
 /** Coprime to every size, so that a store's listings lie all over the market: see `#order`. */
 const stride = 7_368_787
 const day = 86_400_000

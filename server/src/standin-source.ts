@@ -1,6 +1,6 @@
 import type { Request, Response } from 'express'
-import { FarMarket, type FarListing } from '@sickle/standins'
-import { lists, mostPerPage } from '@sickle/core/scan'
+import { FarLists, FarMarket, type FarListing, type FarListName } from '@sickle/standins'
+import { lists, mostPerPage, type ListName } from '@sickle/core/scan'
 
 /** How the stand-in behaves; all of it can be changed while it runs. */
 export interface StandinKnobs {
@@ -42,7 +42,8 @@ export interface StandinDeps {
 /** A source that keeps to the connector contract and tells of the far market, as well or as badly as it is told to. */
 export class StandinSource {
   #knobs: StandinKnobs
-  #market: FarMarket
+  /** by look: what is asked for with `asOf` is answered as it was then */
+  #markets = new Map<string, FarMarket>()
   #lists = new Map<string, number[]>()
   #asked: number[] = []
   readonly #deps: StandinDeps
@@ -50,7 +51,6 @@ export class StandinSource {
   constructor(knobs: Partial<StandinKnobs>, deps: StandinDeps) {
     this.#deps = deps
     this.#knobs = { ...usualKnobs, ...knobs }
-    this.#market = new FarMarket(this.#knobs)
   }
 
   get knobs(): StandinKnobs {
@@ -65,8 +65,6 @@ export class StandinSource {
         throw new RangeError(`${name} must be a number from ${low} to ${high}`)
     }
     this.#knobs = { ...this.#knobs, ...some }
-    this.#market = new FarMarket(this.#knobs)
-    this.#lists.clear()
   }
 
   /** Answers one call of the contract. */
@@ -75,58 +73,64 @@ export class StandinSource {
     if (this.#tooMany()) return void res.status(429).set('Retry-After', '1').json({ reason: 'too many requests' })
     if (path !== 'about' && this.#deps.random() < this.#knobs.faultShare) return this.#goWrong(req, res)
     if (path === 'about') return void res.json(this.#about())
-    if (path === 'listings') return this.#listings(query, res)
     if (path.startsWith('items/')) return this.#item(decodeURIComponent(path.slice(6)), res)
-    if (path in lists) return void res.json({ ...this.#page(0), records: [] })
+    if (path in lists) return this.#list(path as ListName, query, res)
     res.status(404).json({ reason: 'there is no such list' })
   }
 
   #about() {
-    const market = this.#market
+    const market = this.#marketOf('')
     const categories = [
       ...new Set(Array.from({ length: Math.min(market.size, 2000) }, (_, k) => market.listing(k).category)),
     ]
     return {
       name: market.name,
       currency: market.currency,
-      lists: ['listings'],
+      lists: Object.keys(lists),
       stores: market.stores.slice(0, 100),
       terms: market.terms.map((t) => t.term),
       categories: categories.sort(),
     }
   }
 
-  #listings(query: Record<string, string>, res: Response): void {
+  #list(list: ListName, query: Record<string, string>, res: Response): void {
     const [page, limit] = [Number(query.page ?? 0), Number(query.limit ?? 200)]
     if (!Number.isInteger(page) || page < 0 || !Number.isInteger(limit) || limit < 1 || limit > mostPerPage)
       return void res.status(400).json({ reason: `page must be 0 or more, limit from 1 to ${mostPerPage}` })
-    const numbers = this.#numbers(query)
+    const asOf = this.#look(query.asOf)
+    const market = this.#marketOf(asOf)
+    const numbers = this.#numbers(list, market, asOf, query)
     if (!numbers) return void res.status(400).json({ reason: 'say store, term, category or ids' })
-    const records = numbers
-      .slice(page * limit, (page + 1) * limit)
-      .map((k) => recordOf(this.#market.listing(k), this.#market))
-    res.json({ ...this.#page(numbers.length), records })
+    const record = recorder(list, market)
+    const records = numbers.slice(page * limit, (page + 1) * limit).map(record)
+    res.json({ total: numbers.length, asOf, capturedOn: '2026-05-31', windowDays: 30, records })
   }
 
-  #page(total: number) {
-    return { total, asOf: `${this.#knobs.size}-${this.#knobs.round}`, capturedOn: '2026-05-31', windowDays: 30 }
+  /** The look that is asked for where it is one of this market, else the one of now. */
+  #look(asOf = ''): string {
+    const { size, stores, round } = this.#knobs
+    const [, atRound] = /^(?:\d+)-(?:\d+)-(\d{1,4})$/.exec(asOf) ?? []
+    return `${size}-${stores}-${atRound === undefined ? round : Math.min(round, Number(atRound))}`
   }
 
-  #numbers({ store, term, category, ids }: Record<string, string>): number[] | null {
-    const key = JSON.stringify([store, term, category, ids])
+  #marketOf(asOf: string): FarMarket {
+    const look = this.#look(asOf)
+    let market = this.#markets.get(look)
+    if (!market) {
+      if (this.#markets.size > 5) this.#markets.clear()
+      market = new FarMarket({ ...this.#knobs, round: Number(look.split('-')[2]) })
+      this.#markets.set(look, market)
+    }
+    return market
+  }
+
+  #numbers(list: ListName, market: FarMarket, asOf: string, query: Record<string, string>): number[] | null {
+    const { store, term, category, ids } = query
+    const key = JSON.stringify([list, asOf, store, term, category, ids])
     const known = this.#lists.get(key)
     if (known) return known
-    const market = this.#market
-    const made =
-      store !== undefined
-        ? market.ofStore(store)
-        : term !== undefined
-          ? market.ofTerm(term)
-          : category !== undefined
-            ? market.ofCategory(category)
-            : ids !== undefined
-              ? ids.split(',').flatMap((id) => market.numberOf(id) ?? [])
-              : null
+    const listings = listingsOf(market, query)
+    const made = listings && list !== 'listings' ? new FarLists(market).of(list, listings) : listings
     if (made) {
       if (this.#lists.size > 50) this.#lists.clear()
       this.#lists.set(key, made)
@@ -135,13 +139,11 @@ export class StandinSource {
   }
 
   #item(id: string, res: Response): void {
-    const k = this.#market.numberOf(id)
+    const market = this.#marketOf('')
+    const k = market.numberOf(id)
     if (k === null) return void res.status(404).json({ reason: 'there is no such item' })
-    const listing = this.#market.listing(k)
-    const { currency, name: market } = this.#market
-    const near = Array.from({ length: 4 }, (_, i) => Math.floor(k / 4) * 4 + i).filter((n) => n < this.#market.size)
-    const offers = near.map((n) => this.#market.listing(n)).map(({ id: item, store, price, delivery, rating }) => ({ market, id: item, store, price, currency, delivery, rating })) // prettier-ignore
-    res.json({ listing: recordOf(listing, this.#market), offers, history: [] })
+    const more = new FarLists(market)
+    res.json({ listing: recordOf(market.listing(k), market), offers: more.competing(k), history: more.history(k) })
   }
 
   #tooMany(): boolean {
@@ -166,4 +168,17 @@ export class StandinSource {
 
 function recordOf({ units30, goods: _, ...l }: FarListing, market: FarMarket) {
   return { market: market.name, currency: market.currency, ...l, units: units30 }
+}
+
+function listingsOf(market: FarMarket, { store, term, category, ids }: Record<string, string>): number[] | null {
+  if (store !== undefined) return market.ofStore(store)
+  if (term !== undefined) return market.ofTerm(term)
+  if (category !== undefined) return market.ofCategory(category)
+  return ids === undefined ? null : ids.split(',').flatMap((id) => market.numberOf(id) ?? [])
+}
+
+function recorder(list: ListName, market: FarMarket): (n: number) => object {
+  if (list === 'listings') return (k) => recordOf(market.listing(k), market)
+  const more = new FarLists(market)
+  return (n) => more.record(list satisfies FarListName, n)
 }
