@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
 import { fileURLToPath } from 'node:url'
 import { expect, test, type BrowserContext, type Page } from '@playwright/test'
-import { FarMarket } from '@sickle/standins'
+import { FarLists, FarMarket } from '@sickle/standins'
 import { ledgerRow, textOf } from './steps'
 
 const port = 4392
@@ -94,4 +94,28 @@ test('a scan of 50,000 listings through faults, a killed server and a closed tab
     )
   })
   expect(wrong).toEqual([])
+})
+
+test('terms, supplier offers, clips and advertisements are scanned as listings are, each into its own kind', async ({
+  context,
+}) => {
+  await startServer()
+  const page = await open(context)
+  const scan = async (list: string, total: number) => {
+    await page.getByLabel('What to bring').selectOption({ label: list })
+    await page.getByLabel('What to look for').fill('bird bath')
+    await page.keyboard.press('Escape')
+    await page.getByRole('button', { name: 'Scan', exact: true }).click()
+    const row = ledgerRow(page, `${list.toLowerCase()} for term bird bath`)
+    await expect(row.getByRole('cell').nth(1)).toHaveText(list)
+    await expect(row.getByRole('cell').nth(3)).toHaveText(total.toLocaleString('en'))
+  }
+  const market = new FarMarket(knobs)
+  const more = new FarLists(market)
+  const numbers = market.ofTerm('bird bath')
+  await scan('Search terms', more.of('terms', numbers).length)
+  await scan('Supplier offers', more.of('offers', numbers).length)
+  await scan('Clips and lives', more.of('clips', numbers).length)
+  await scan('Advertisements', more.of('ads', numbers).length)
+  await expect(page.getByLabel('What to scan').getByRole('option', { name: 'Identifiers' })).toHaveCount(0)
 })

@@ -26,6 +26,15 @@ export const lists = {
 } as const satisfies Record<string, KindName>
 export type ListName = keyof typeof lists
 
+/** By what two records of a list are known to be the same, so that one which stood on two pages is taken once. */
+export const identities: Record<ListName, readonly string[]> = {
+  listings: ['id'],
+  terms: ['term', 'region', 'day'],
+  clips: ['clip'],
+  ads: ['ad'],
+  offers: ['supplier', 'id'],
+}
+
 /** What a list may be narrowed by. Each is one value, but `ids`, which are joined by commas. */
 export const narrowedBy = ['store', 'term', 'category', 'ids'] as const
 export const mostPerPage = 500

@@ -1,5 +1,5 @@
 export * from './compare-scans'
-export { contract, lists, mostPerPage, narrowedBy, type ListName } from './contract'
+export { contract, identities, lists, mostPerPage, narrowedBy, type ListName } from './contract'
 export { fetchPages, type Fetched, type FetchPagesOptions } from './fetch-pages'
 export { pageReader, type ReadPage, type SourcePage } from './read-page'
 export { limitLabels, scanFilter, type LimitName } from './scan-filter'

@@ -1,4 +1,4 @@
-import { recordKind, rowReader, type Mapping, type RejectedRow } from '../intake'
+import { rowReader, type Mapping, type RecordKind, type RejectedRow } from '../intake'
 import { TableBuilder, type Table } from '../tables'
 import { isNumeric } from '../intake'
 import { scanFilter, type LimitName } from './scan-filter'
@@ -19,20 +19,29 @@ export interface ReadPage {
   discarded: Partial<Record<LimitName, number>>
 }
 
-/** A function that reads the records of pages into typed rows, under the limits of a scan. */
-export function pageReader(about: { market: string; capturedOn: number; windowDays: number }, limits: ScanLimits) {
-  const { fields } = recordKind('listings')
+/**
+ * A function that reads the records of pages into typed rows, under the limits of a scan.
+ *
+ * @param about.from name of the market or supplier that the source tells of
+ */
+export function pageReader(
+  kind: RecordKind,
+  { from, ...about }: { from: string; capturedOn: number; windowDays: number },
+  limits: ScanLimits,
+) {
+  const { fields } = kind
   const mapping: Mapping = {
-    kind: 'listings',
+    kind: kind.name,
     columns: fields.map((f) => ({ as: 'field', field: f.name })),
     number: { decimal: '.', group: '' },
     order: 'dmy',
-    supplier: null,
+    market: kind.from === 'market' ? from : null,
+    supplier: kind.from === 'supplier' ? from : null,
     currency: null,
     ...about,
   }
   const read = rowReader(mapping)
-  const discards = scanFilter(limits)
+  const discards = scanFilter(limits, kind)
   /** @param firstRow number of the page's first record in the whole scan, from 1 */
   return (records: readonly unknown[], firstRow: number): ReadPage => {
     const builder = new TableBuilder(

@@ -1,3 +1,4 @@
+import type { RecordKind } from '../intake'
 import type { RowRecord } from '../tables'
 import type { ScanLimits } from './scan-plan'
 
@@ -13,19 +14,21 @@ export type LimitName = keyof typeof limitLabels
 
 /**
  * A test for records on their way in: the first limit that discards one, or null. A figure that is not known discards nothing
- * but by 'leastUnits' and 'leastRating', which ask for evidence.
+ * but by 'leastUnits' and 'leastRating', which ask for evidence where the kind of record can hold it.
  */
-export function scanFilter(limits: ScanLimits): (record: RowRecord) => LimitName | null {
+export function scanFilter(limits: ScanLimits, { fields }: RecordKind): (record: RowRecord) => LimitName | null {
   const words = limits.without.map((w) => w.trim().toLowerCase()).filter((w) => w !== '')
+  const has = (name: string) => fields.some((f) => f.name === name)
+  const leastUnits = has('units') ? limits.leastUnits : null
+  const leastRating = has('rating') ? limits.leastRating : null
   return (record) => {
     const { price, units, rating, title } = record
     if (typeof price === 'number') {
       if (limits.leastPrice !== null && price < limits.leastPrice * 1e4) return 'leastPrice'
       if (limits.mostPrice !== null && price > limits.mostPrice * 1e4) return 'mostPrice'
     }
-    if (limits.leastUnits !== null && !(typeof units === 'number' && units >= limits.leastUnits)) return 'leastUnits'
-    if (limits.leastRating !== null && !(typeof rating === 'number' && rating >= limits.leastRating))
-      return 'leastRating'
+    if (leastUnits !== null && !(typeof units === 'number' && units >= leastUnits)) return 'leastUnits'
+    if (leastRating !== null && !(typeof rating === 'number' && rating >= leastRating)) return 'leastRating'
     const said = typeof title === 'string' ? title.toLowerCase() : ''
     return words.some((w) => said.includes(w)) ? 'without' : null
   }

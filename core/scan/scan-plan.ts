@@ -1,3 +1,6 @@
+import { recordKind, type RecordKind } from '../intake'
+import { lists, type ListName } from './contract'
+
 /** What is looked through, and how. */
 export type ScanBy = 'store' | 'term' | 'category' | 'ids'
 
@@ -14,6 +17,8 @@ export interface ScanLimits {
 /** A scan as the user asks for it: plain data, kept with what came of it so that it can be run again. */
 export interface ScanPlan {
   source: string
+  /** which list of the source; plans kept before there were several mean its listings */
+  list?: ListName
   by: ScanBy
   /** name of the store, words, category path; for 'ids' the identifiers, separated by spaces or commas */
   value: string
@@ -28,10 +33,16 @@ export const noLimits: ScanLimits = {
   without: [],
 }
 
-/** The plan in a few words. @example describePlan(plan) // 'store Tern & Trowel' */
-export function describePlan({ by, value }: ScanPlan): string {
-  if (by === 'ids') return `${idsOf(value).length} identifiers`
-  return `${by} ${value}`
+/** The kind of record that a scan brings. */
+export function kindOfPlan({ list = 'listings' }: ScanPlan): RecordKind {
+  return recordKind(lists[list])
+}
+
+/** The plan in a few words. @example describePlan(plan) // 'store Tern & Trowel', 'supplier offers for term bird bath' */
+export function describePlan(plan: ScanPlan): string {
+  const { list = 'listings', by, value } = plan
+  const what = by === 'ids' ? `${idsOf(value).length} identifiers` : `${by} ${value}`
+  return list === 'listings' ? what : `${kindOfPlan(plan).label.toLowerCase()} for ${what}`
 }
 
 export function idsOf(value: string): string[] {
@@ -39,6 +50,6 @@ export function idsOf(value: string): string[] {
 }
 
 /** The same for two plans that look through the same things, whatever their limits. */
-export function planKey({ source, by, value }: ScanPlan): string {
-  return JSON.stringify([source, by, by === 'ids' ? idsOf(value).sort() : value.trim().toLowerCase()])
+export function planKey({ source, list = 'listings', by, value }: ScanPlan): string {
+  return JSON.stringify([source, list, by, by === 'ids' ? idsOf(value).sort() : value.trim().toLowerCase()])
 }

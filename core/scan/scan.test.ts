@@ -13,8 +13,9 @@ import {
   type Fetched,
   type ScanPlan,
 } from '.'
+import { recordKind } from '../intake'
 import { Problem } from '../problem'
-import { TableBuilder, type RowRecord, type Table } from '../tables'
+import { numbers, TableBuilder, textAt, textColumn, type RowRecord, type Table } from '../tables'
 
 const instantly = { random: () => 0.5, sleep: () => Promise.resolve() }
 
@@ -98,6 +99,9 @@ const plan: ScanPlan = { source: 'farholt', by: 'ids', value: 'A1, B2\nA1;C3', l
 test('a plan is named, and the same plan is known again', () => {
   expect(idsOf(plan.value)).toEqual(['A1', 'B2', 'C3'])
   expect(describePlan(plan)).toBe('3 identifiers')
+  expect(describePlan({ ...plan, list: 'offers', by: 'term', value: 'herb' })).toBe('supplier offers for term herb')
+  expect(planKey({ ...plan, list: 'listings' })).toBe(planKey(plan))
+  expect(planKey({ ...plan, list: 'ads' })).not.toBe(planKey(plan))
   expect(planKey(plan)).toBe(planKey({ ...plan, value: 'C3 B2 A1', limits: { ...noLimits, leastPrice: 3 } }))
   expect(planKey({ ...plan, by: 'term', value: 'Herb ' })).not.toBe(planKey({ ...plan, by: 'store', value: 'herb' }))
 })
@@ -113,11 +117,15 @@ test.each<[Partial<typeof noLimits>, RowRecord, string | null]>([
   [{ without: ['GLASS', ' '] }, { title: 'A glass bird bath' }, 'without'],
   [{}, { title: 'anything' }, null],
 ])('limits %j and %j: %s', (some, record, limit) => {
-  expect(scanFilter({ ...noLimits, ...some })(record)).toBe(limit)
+  expect(scanFilter({ ...noLimits, ...some }, recordKind('listings'))(record)).toBe(limit)
 })
 
 test('a page is read like a file: typed, counted, refused with a reason; nothing of it is trusted', () => {
-  const read = pageReader({ market: 'Farholt', capturedOn: 20_604, windowDays: 30 }, { ...noLimits, mostPrice: 100 })
+  const read = pageReader(
+    recordKind('listings'),
+    { from: 'Farholt', capturedOn: 20_604, windowDays: 30 },
+    { ...noLimits, mostPrice: 100 },
+  )
   const { table, rejected, discarded } = read(
     [
       {
@@ -192,4 +200,21 @@ test('the contract is a valid OpenAPI 3.1 document', async () => {
 test('docs/connector.openapi.json is the contract as it is (npm run docs writes it)', () => {
   const kept = readFileSync(new URL('../../docs/connector.openapi.json', import.meta.url), 'utf8')
   expect(JSON.parse(kept)).toEqual(contract())
+})
+
+test('supplier offers are read as such: steps of price, the supplier of the source where none is named', () => {
+  const read = pageReader(
+    recordKind('offers'),
+    { from: 'Quaymaster', capturedOn: 20_604, windowDays: 30 },
+    // offers hold no units: that limit says nothing about them, the one on ratings does
+    { ...noLimits, leastUnits: 5, leastRating: 4 },
+  )
+  const offer = { id: 'S1', title: 'Herb trough', tiers: '1:4.71;10:4.20', price: 4.71, currency: 'EUR', rating: 4.4 }
+  const { table, rejected, discarded } = read([offer, { ...offer, id: 'S2', rating: 3.9 }, { id: 'S3' }], 1)
+  expect(discarded).toEqual({ leastRating: 1 })
+  expect(rejected).toMatchObject([{ row: 3 }])
+  expect(table.rows).toBe(1)
+  expect(textAt(textColumn(table, 'supplier'), 0)).toBe('Quaymaster')
+  expect(textAt(textColumn(table, 'tiers'), 0)).toBe('1:47100;10:42000')
+  expect(numbers(table, 'price')[0]).toBe(47_100)
 })

@@ -42,6 +42,12 @@ test('the stand-in keeps to the contract, and has the whole of every store', asy
   const market = new FarMarket(standin)
   check('About', await get('about'))
   check('Item', await get(`items/${market.listing(4).id}`))
+  for (const list of ['Terms', 'Offers', 'Clips', 'Ads']) {
+    const answer = await get(`${list.toLowerCase()}?term=feeder&limit=500`)
+    check(`${list}Page`, answer)
+    expect((answer.records as unknown[]).length).toBe(Math.min(500, answer.total as number))
+    expect(answer.total).toBeGreaterThan(10)
+  }
   for (const store of market.stores) {
     const ids: string[] = []
     for (let page = 0; ; page++) {
@@ -57,6 +63,18 @@ test('the stand-in keeps to the contract, and has the whole of every store', asy
     expect(ids).toEqual(market.ofStore(store).map((k) => market.listing(k).id))
   }
 })
+
+test('a look that has begun goes on as it was, though the market moves on', async () => {
+  const base = await serveSources([{ id: 'far', name: 'Far', standin }])
+  const get = async (query: string) =>
+    (await (await fetch(`${base}/api/sources/far/listings?term=feeder&${query}`)).json()) as { asOf: string; total: number; records: object[] }
+  const { asOf, records } = await get('page=1&limit=50')
+  await fetch(`${base}/api/standins/far`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: '{"round":3}' })
+  expect((await get(`page=1&limit=50&asOf=${asOf}`)).records).toEqual(records)
+  const fresh = await get('page=1&limit=50')
+  expect(fresh.asOf).not.toBe(asOf)
+  expect(fresh.records).not.toEqual(records)
+}) // prettier-ignore
 
 test('what is no source, no list and no right question is refused', async () => {
   const base = await serveSources([{ id: 'far', name: 'Far', standin }])

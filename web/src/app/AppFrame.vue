@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core'
 import { useMessage } from 'naive-ui'
 import { computed, onErrorCaptured, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { describePlan } from '@sickle/core/scan'
+import { describePlan, kindOfPlan } from '@sickle/core/scan'
 import { count } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
 import { useDrafts } from '@/shared/stores/drafts'
@@ -59,7 +59,10 @@ watch(
   () => scans.finished,
   (scan) =>
     scan &&
-    message.success(`Scan of ${describePlan(scan.plan)} done: ${count(scan.taken)} listings`, { closable: true }),
+    message.success(
+      `Scan of ${describePlan(scan.plan)} done: ${count(scan.taken)} ${kindOfPlan(scan.plan).label.toLowerCase()}`,
+      { closable: true },
+    ),
 )
 useEventListener(window, 'unhandledrejection', (event) => show(event.reason))
 useEventListener(window, 'error', (event) => show(event.error))

@@ -1,16 +1,18 @@
 import { dayOfIso } from '@sickle/core/identity'
-import { isNumeric, recordKind, type RejectedRow } from '@sickle/core/intake'
+import { isNumeric, type RejectedRow } from '@sickle/core/intake'
 import { Problem, toProblemMessage } from '@sickle/core/problem'
 import {
   compareScans,
   describePlan,
   fetchPages,
+  identities,
   idsOf,
+  kindOfPlan,
   pageReader,
   type ScanPlan,
   type SourcePage,
 } from '@sickle/core/scan'
-import { appendRows, TableBuilder, textAt, textColumn } from '@sickle/core/tables'
+import { appendRows, numberAt, numbers, TableBuilder, textAt, textColumn, type Table } from '@sickle/core/tables'
 import { openDatabase, type Database, type ImportEntry } from '../storage/database'
 import { loadCaptures, removeImport, saveSegment } from '../storage/imports'
 import type { ScanEntry } from '../storage/scan-entry'
@@ -20,7 +22,6 @@ import { askSource } from './ask-source'
 
 const pageSize = 200
 const segmentRows = 50_000
-const fields = recordKind('listings').fields
 
 const methods = {
   /** What a source says of itself. @throws Problem 'source-refused' */
@@ -67,6 +68,7 @@ const methods = {
 interface About {
   name: string
   currency: string
+  lists?: string[]
   stores?: string[]
   terms?: string[]
   categories?: string[]
@@ -107,7 +109,7 @@ async function begin(db: Database, id: string, signal: AbortSignal): Promise<Sca
 
 async function bringPages(db: Database, scan: ScanEntry, signal: AbortSignal, progress: (scan: ScanEntry) => void) {
   const { id, plan, market, capturedOn, windowDays, asOf, pages } = scan
-  const read = pageReader({ market: market ?? plan.source, capturedOn, windowDays }, plan.limits)
+  const read = pageReader(kindOfPlan(plan), { from: market ?? plan.source, capturedOn, windowDays }, plan.limits)
   const done = await pagesDone(db, id)
   const missing = Array.from({ length: pages ?? 0 }, (_, page) => page).filter((page) => !done.has(page))
   let retries = scan.retries
@@ -138,12 +140,17 @@ function patience(signal: AbortSignal) {
   }
 }
 
-function fetchPage({ source, by, value }: ScanPlan, page: number, asOf: string, signal: AbortSignal) {
+function fetchPage(
+  { source, list = 'listings', by, value }: ScanPlan,
+  page: number,
+  asOf: string,
+  signal: AbortSignal,
+) {
   const ids = by === 'ids' ? idsOf(value).slice(page * pageSize, (page + 1) * pageSize) : []
   const what: Record<string, string> =
     by === 'ids' ? { ids: ids.join(','), page: '0' } : { [by]: value, page: String(page) }
   const query = { ...what, limit: String(pageSize), ...(asOf === '' ? {} : { asOf }) }
-  return askSource<SourcePage>(`${source}/listings`, query, signal, isPage)
+  return askSource<SourcePage>(`${source}/${list}`, query, signal, isPage)
 }
 
 function isPage(value: unknown): value is SourcePage {
@@ -157,10 +164,11 @@ function isPage(value: unknown): value is SourcePage {
   )
 }
 
-/** Pages become segments of an import; a listing that stood on two pages is taken once. */
+/** Pages become segments of an import; a record that stood on two pages is taken once. */
 async function finish(db: Database, id: string, now: number): Promise<ScanEntry> {
   const scan = await db.get('scans', id)
   if (!scan) throw new Problem('cancelled')
+  const { fields } = kindOfPlan(scan.plan)
   const specs = fields.map((f) => ({ name: f.name, type: isNumeric(f.type) ? ('number' as const) : ('text' as const) }))
   const seen = new Set<string>()
   const rejected: RejectedRow[] = []
@@ -173,8 +181,8 @@ async function finish(db: Database, id: string, now: number): Promise<ScanEntry>
   }
   try {
     for await (const page of keptPages(db, id)) {
-      const ids = textColumn(page.table, 'id')
-      appendRows(builder, page.table, (row) => isNew(seen, textAt(ids, row) ?? ''))
+      const keyOf = keyReader(page.table, identities[scan.plan.list ?? 'listings'])
+      appendRows(builder, page.table, (row) => isNew(seen, keyOf(row)))
       if (rejected.length < 20_000) rejected.push(...page.rejected)
       if (builder.rows >= segmentRows) await close()
     }
@@ -195,6 +203,12 @@ async function finish(db: Database, id: string, now: number): Promise<ScanEntry>
   }
 }
 
+/** What a row is known by, in one text. */
+function keyReader(table: Table, names: readonly string[]): (row: number) => string {
+  const columns = names.map((name) => [textColumn(table, name), numbers(table, name)] as const)
+  return (row) => JSON.stringify(columns.map(([text, number]) => textAt(text, row) ?? numberAt(number, row)))
+}
+
 function isNew(seen: Set<string>, id: string): boolean {
   if (seen.has(id)) return false
   seen.add(id)
@@ -205,7 +219,7 @@ function importOf(scan: ScanEntry, segments: number[], now: number): ImportEntry
   return {
     id: scan.id,
     file: `Scan: ${describePlan(scan.plan)}`,
-    kind: 'listings',
+    kind: kindOfPlan(scan.plan).name,
     from: scan.market,
     rows: scan.taken,
     taken: scan.taken,

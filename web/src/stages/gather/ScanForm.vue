@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { NAutoComplete, NButton, NPopover } from 'naive-ui'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { idsOf, noLimits, type ScanBy } from '@sickle/core/scan'
+import { recordKind } from '@sickle/core/intake'
+import { idsOf, lists, noLimits, type ListName, type ScanBy } from '@sickle/core/scan'
 import { count } from '@/shared/format'
 import { plain } from '@/shared/plain'
 import { toProblem } from '@/shared/problem'
@@ -11,32 +12,48 @@ import ScanLimitFields from './ScanLimitFields.vue'
 /** Asks for a scan: of which source, what, and what is left out on the way. */
 const scans = useScans()
 const source = ref('')
+const list = ref<ListName>('listings')
 const by = ref<ScanBy>('term')
 const value = ref('')
 const limits = ref(plain(noLimits))
 const fault = ref('')
 const about = shallowRef<Awaited<ReturnType<typeof scans.about>> | null>(null)
-const kinds: { by: ScanBy; label: string; hint: string }[] = [
+const ways: { by: ScanBy; label: string; hint: string }[] = [
   { by: 'term', label: 'Term', hint: 'Words buyers use' },
   { by: 'store', label: 'Store', hint: 'Name of the store' },
   { by: 'category', label: 'Category', hint: 'Category' },
   { by: 'ids', label: 'Identifiers', hint: 'Identifiers, separated by spaces' },
 ]
+/** What the source has, and how it is asked for it: identifiers are those of listings. */
+const offered = computed(() =>
+  (Object.keys(lists) as ListName[]).filter((name) => (about.value?.lists ?? ['listings']).includes(name)),
+)
+const kinds = computed(() => ways.filter((w) => w.by !== 'ids' || list.value === 'listings'))
+watch(kinds, (now) => {
+  if (!now.some((k) => k.by === by.value)) by.value = 'term'
+})
+watch(offered, (now) => {
+  if (!now.includes(list.value)) list.value = now[0] ?? 'listings'
+})
 watch(
   () => scans.sources,
   (list) => (source.value ||= list[0]?.id ?? ''),
   { immediate: true },
 )
-watch(source, async (now) => {
-  about.value = null
-  fault.value = ''
-  if (now === '') return
-  try {
-    about.value = await scans.about(now)
-  } catch (thrown) {
-    fault.value = toProblem(thrown).message
-  }
-})
+watch(
+  source,
+  async (now) => {
+    about.value = null
+    fault.value = ''
+    if (now === '') return
+    try {
+      about.value = await scans.about(now)
+    } catch (thrown) {
+      fault.value = toProblem(thrown).message
+    }
+  },
+  { immediate: true },
+)
 const known = computed(() => {
   const lists = { term: about.value?.terms, store: about.value?.stores, category: about.value?.categories, ids: [] }
   const typed = value.value.trim().toLowerCase()
@@ -46,7 +63,13 @@ const limited = computed(() => JSON.stringify(limits.value) !== JSON.stringify(n
 const ready = computed(() => source.value !== '' && value.value.trim() !== '')
 async function start() {
   if (!ready.value) return
-  await scans.start({ source: source.value, by: by.value, value: value.value.trim(), limits: limits.value })
+  await scans.start({
+    source: source.value,
+    list: list.value,
+    by: by.value,
+    value: value.value.trim(),
+    limits: limits.value,
+  })
   value.value = ''
 }
 </script>
@@ -67,6 +90,9 @@ async function start() {
       </NPopover>
     </div>
     <div class="line">
+      <select v-model="list" aria-label="What to bring">
+        <option v-for="name in offered" :key="name" :value="name">{{ recordKind(lists[name]).label }}</option>
+      </select>
       <select v-model="by" aria-label="What to scan">
         <option v-for="k in kinds" :key="k.by" :value="k.by">{{ k.label }}</option>
       </select>
@@ -76,7 +102,7 @@ async function start() {
         :options="known"
         :get-show="() => by !== 'ids'"
         blur-after-select
-        :placeholder="kinds.find((k) => k.by === by)?.hint"
+        :placeholder="ways.find((k) => k.by === by)?.hint"
         :input-props="{ 'aria-label': 'What to look for' }"
       />
       <NButton size="small" type="primary" attr-type="submit" :disabled="!ready">Scan</NButton>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { timeFormat } from 'd3'
 import { ref } from 'vue'
-import { describePlan, limitLabels, type LimitName } from '@sickle/core/scan'
+import { describePlan, kindOfPlan, limitLabels, type LimitName } from '@sickle/core/scan'
 import { count } from '@/shared/format'
 import { progressNote, useScans } from '@/shared/stores/scans'
 import type { ScanEntry } from '@/storage/scan-entry'
@@ -50,7 +50,13 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
             <button v-if="s.state === 'paused' || s.state === 'failed'" class="bare" @click="scans.resume(s)">
               Resume
             </button>
-            <button v-if="s.state === 'done' && s.before" class="bare" @click="looking = s">What changed</button>
+            <button
+              v-if="s.state === 'done' && s.before && kindOfPlan(s.plan).name === 'listings'"
+              class="bare"
+              @click="looking = s"
+            >
+              What changed
+            </button>
             <button v-if="s.state === 'done'" class="bare" @click="scans.again(s)">Run again</button>
             <button class="bare" :aria-label="`Forget the scan of ${describePlan(s.plan)}`" @click="scans.cancel(s.id)">
               {{ s.state === 'done' ? 'Forget' : 'Cancel' }}

@@ -2,7 +2,7 @@
 import { timeFormat } from 'd3'
 import { computed } from 'vue'
 import { recordKind } from '@sickle/core/intake'
-import { describePlan } from '@sickle/core/scan'
+import { describePlan, kindOfPlan } from '@sickle/core/scan'
 import { count } from '@/shared/format'
 import { useLooks } from '@/shared/stores/looks'
 import { useScans } from '@/shared/stores/scans'
@@ -30,7 +30,10 @@ const lines = computed(() =>
         key: s.id,
         at: s.endedAt ?? s.startedAt,
         text: `Scan of ${describePlan(s.plan)}`,
-        note: s.state === 'done' ? `${count(s.taken)} listings${s.before ? '; see what changed' : ''}` : s.state,
+        note:
+          s.state === 'done'
+            ? `${count(s.taken)} ${kindOfPlan(s.plan).label.toLowerCase()}${s.before && kindOfPlan(s.plan).name === 'listings' ? '; see what changed' : ''}`
+            : s.state,
       })),
   ].sort((a, b) => b.at - a.at),
 )
