@@ -12,10 +12,32 @@ interface Measured {
   groups: { rows: Int32Array; sums: Float64Array[]; known: Int32Array[] }
 }
 
-/** The engine at a million listings in a worker of headless Chromium, beside DuckDB with one thread; both must give the same answers. */
+/**
+ * The engine at a million listings in a worker of headless Chromium, beside DuckDB with one thread; both must give the same
+ * answers. Three rounds in turn, and the middle of each figure: a shared machine's speed changes within seconds.
+ */
 export async function benchEngine(executablePath: string): Promise<Line[]> {
-  const ours = await inWorker(executablePath)
+  const rounds: Round[] = []
   const duck = await fill(makeMillion())
+  for (let i = 0; i < 3; i++) rounds.push(await oneRound(executablePath, duck))
+  const middle = (of: (r: Round) => number) => median(rounds.map(of))
+  const line = (name: string, mine: number, peer: number | null, target: string, met: boolean) =>
+    ({ name, ours: mine, unit: 'ms', peer, target, met }) satisfies Line
+  const [top, topPeer, group, groupPeer] = [middle((r) => r.top), middle((r) => r.topPeer), middle((r) => r.group), middle((r) => r.groupPeer)]
+  const [moved, slow] = [middle((r) => r.moved), middle((r) => r.slow)]
+  return [
+    line('1,000,000: five limits and top 200, beside DuckDB', top, topPeer, '<= 12 ms, ratio <= 0.25', top <= 12 && top / topPeer <= 0.25),
+    line('1,000,000: one brush moved over 8 strips, median', moved, null, '<= 16 ms', moved <= 16),
+    line('1,000,000: one brush moved over 8 strips, 95th percentile', slow, null, '<= 33 ms', slow <= 33),
+    line('1,000,000: rolled up by 20,000 stores, beside DuckDB', group, groupPeer, '<= 40 ms, ratio <= 0.8', group <= 40 && group / groupPeer <= 0.8),
+  ]
+} // prettier-ignore
+
+/** Medians of one round, ms; `slow` is the 95th percentile of the brush. */
+type Round = Record<'top' | 'topPeer' | 'group' | 'groupPeer' | 'moved' | 'slow', number>
+
+async function oneRound(executablePath: string, duck: DuckDBConnection): Promise<Round> {
+  const ours = await inWorker(executablePath)
   const peerTop: number[] = []
   for (const { limits, rows } of ours.top.slice(-15)) {
     const where = Object.entries(limits)
@@ -37,17 +59,14 @@ export async function benchEngine(executablePath: string): Promise<Line[]> {
     peerGroup.push(performance.now() - start)
     if (i === 0) compareGroups(reader.getColumns() as number[][], ours.groups)
   }
-  const line = (name: string, mine: number, peer: number | null, target: string, met: boolean) =>
-    ({ name, ours: mine, unit: 'ms', peer, target, met }) satisfies Line
-  const [top, topPeer] = [median(ours.top.map((t) => t.ms)), median(peerTop)]
-  const [group, groupPeer] = [median(ours.group), median(peerGroup)]
-  const [moved, slow] = [median(ours.brush), quantile(ours.brush, 0.95)]
-  return [
-    line('1,000,000: five limits and top 200, beside DuckDB', top, topPeer, '<= 12 ms, ratio <= 0.25', top <= 12 && top / topPeer <= 0.25),
-    line('1,000,000: one brush moved over 8 strips, median', moved, null, '<= 16 ms', moved <= 16),
-    line('1,000,000: one brush moved over 8 strips, 95th percentile', slow, null, '<= 33 ms', slow <= 33),
-    line('1,000,000: rolled up by 20,000 stores, beside DuckDB', group, groupPeer, '<= 40 ms, ratio <= 0.8', group <= 40 && group / groupPeer <= 0.8),
-  ] // prettier-ignore
+  return {
+    top: median(ours.top.map((t) => t.ms)),
+    topPeer: median(peerTop),
+    group: median(ours.group),
+    groupPeer: median(peerGroup),
+    moved: median(ours.brush),
+    slow: quantile(ours.brush, 0.95),
+  }
 }
 
 async function inWorker(executablePath: string): Promise<Measured> {
