@@ -79,3 +79,33 @@ test('limits that move, near or far, leave the same counts and rows as limits th
     { numRuns: 200 },
   )
 })
+
+test('any number of measures: what adding up row by row comes to', () => {
+  const row = fc.record({
+    code: fc.integer({ min: -1, max: 4 }),
+    fails: fc.boolean(),
+    values: fc.array(fc.constantFrom(NaN, -2, 0, 1, 2.5), { minLength: 4, maxLength: 4 }),
+  })
+  fc.assert(
+    fc.property(fc.array(row), fc.integer({ min: 0, max: 4 }), fc.boolean(), (list, count, masked) => {
+      const measures = Array.from({ length: count }, (_, m) => Float64Array.from(list, (r) => r.values[m] as number))
+      const mask = masked ? Uint32Array.from(list, (r) => (r.fails ? 8 : 0)) : null
+      const { rows, sums, known } = groupRows(
+        Int32Array.from(list, (r) => r.code),
+        5,
+        measures,
+        mask,
+      )
+      for (let g = 0; g < 5; g++) {
+        const mine = list.filter((r) => r.code === g && !(masked && r.fails))
+        expect(rows[g]).toBe(mine.length)
+        measures.forEach((_, m) => {
+          const values = mine.map((r) => r.values[m] as number).filter((v) => !Number.isNaN(v))
+          expect(known[m]?.[g]).toBe(values.length)
+          expect(sums[m]?.[g]).toBe(values.reduce((a, b) => a + b, 0))
+        })
+      }
+      expect([sums.length, known.length]).toEqual([count, count])
+    }),
+  )
+})
