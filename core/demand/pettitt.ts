@@ -1,0 +1,46 @@
+export interface ChangePoint {
+  /** place of the last value before the change, from 1, gaps not counted */
+  at: number
+  /** place in `values`, from 0, of the first value after it */
+  next: number
+  /** the largest |U| */
+  k: number
+  /** approximate, two-sided */
+  p: number
+  /** did the values become larger? */
+  up: boolean
+}
+
+/**
+ * Pettitt's test for one change in the level of a series (Pettitt 1979, Applied Statistics 28), by ranks, n log n. The p-value is
+ * his approximation 2 exp(−6K² / (n³ + n²)).
+ *
+ * @param values in order of time; NaN is a gap and left out
+ * @returns null with fewer than four values
+ */
+export function pettitt(values: ArrayLike<number>): ChangePoint | null {
+  const places = Array.from({ length: values.length }, (_, i) => i).filter((i) => !Number.isNaN(values[i]))
+  const n = places.length
+  if (n < 4) return null
+  const ranks = middleRanks(places.map((i) => values[i] as number))
+  let [sum, best, bestAt] = [0, 0, 0]
+  for (let t = 1; t < n; t++) {
+    sum += ranks[t - 1] as number
+    const u = 2 * sum - t * (n + 1)
+    if (Math.abs(u) > Math.abs(best)) [best, bestAt] = [u, t]
+  }
+  const k = Math.abs(best)
+  const p = Math.min(1, 2 * Math.exp((-6 * k * k) / (n ** 3 + n ** 2)))
+  return { at: bestAt, next: places[bestAt] as number, k, p, up: best < 0 }
+}
+
+/** Ranks from 1; ties share the middle of theirs. */
+export function middleRanks(values: readonly number[]): Float64Array {
+  const order = values.map((_, i) => i).sort((a, b) => (values[a] as number) - (values[b] as number))
+  const ranks = new Float64Array(values.length)
+  for (let from = 0, to = 0; from < order.length; from = to) {
+    while (to < order.length && values[order[to] as number] === values[order[from] as number]) to++
+    for (let i = from; i < to; i++) ranks[order[i] as number] = (from + 1 + to) / 2
+  }
+  return ranks
+}

@@ -1,0 +1,70 @@
+import { readFileSync } from 'node:fs'
+import { dayOfIso } from '../identity'
+import { pettitt, seasonOf, stl, strengths, type UnitSeries } from '.'
+
+/** Made by scripts/fixtures/seasons.R with R 4.2.2, on R's own data sets. */
+const r = JSON.parse(readFileSync(new URL('./fixtures/r-seasons.json', import.meta.url), 'utf8')) as {
+  stl: { name: string; period: number; season: number | 'periodic'; values: number[]; seasonal: number[]; trend: number[]; fs: number; ft: number }[]
+  pettitt: { name: string; values: number[]; at: number; k: number; p: number }[]
+} // prettier-ignore
+
+test.each(r.stl)('STL of $name (season $season) agrees with R', (ref) => {
+  const parts = stl(Float64Array.from(ref.values), ref.period, ref)
+  const scale = Math.max(...ref.values.map(Math.abs))
+  const off = (a: Float64Array, b: number[]) => Math.max(...b.map((v, i) => Math.abs(v - (a[i] as number)))) / scale
+  expect(off(parts.seasonal, ref.seasonal)).toBeLessThan(1e-8)
+  expect(off(parts.trend, ref.trend)).toBeLessThan(1e-8)
+  const { season, trend } = strengths(parts)
+  expect(season).toBeCloseTo(ref.fs, 8)
+  expect(trend).toBeCloseTo(ref.ft, 8)
+})
+
+test('the strengths of method.md', () => {
+  const of = (name: string) => strengths(stl(Float64Array.from(r.stl.find((s) => s.name === name)?.values ?? []), 12))
+  expect(of('log AirPassengers').season).toBeCloseTo(0.937, 3)
+  expect(of('log AirPassengers').trend).toBeCloseTo(0.994, 3)
+  expect(of('nottem').season).toBeCloseTo(0.944, 3)
+  expect(of('nottem').trend).toBeCloseTo(0.205, 3)
+})
+
+test.each(r.pettitt)('Pettitt on $name agrees with its definition in R', ({ values, at, k, p }) => {
+  const got = pettitt(values)
+  expect(got).toMatchObject({ at, k, next: at })
+  expect(got?.p).toBeCloseTo(p, 10)
+})
+
+test('the check value of method.md on Nile: 1898, K 1617; gaps do not move the place', () => {
+  const nile = r.pettitt.find((s) => s.name === 'Nile')?.values ?? []
+  expect(pettitt(nile)).toMatchObject({ at: 28, k: 1617, up: false })
+  expect(pettitt(nile)?.p).toBeCloseTo(3.59e-7, 9)
+  expect(pettitt([NaN, ...nile.slice(0, 10), NaN, ...nile.slice(10)])).toMatchObject({ at: 28, next: 30, k: 1617 })
+  expect(pettitt([1, 2, 3])).toBeNull()
+  expect(pettitt([5, 5, 5, 5])?.p).toBe(1)
+})
+
+/** Days of whole years from January 2023, sold by a rate per month. */
+function daily(years: number, rate: (month: number) => number): UnitSeries {
+  const start = dayOfIso('2023-01-01') as number
+  const days = (dayOfIso(`${2023 + years}-01-01`) as number) - start
+  const month = (i: number) => new Date((start + i) * 86_400_000).getUTCMonth()
+  return { start, stepDays: 1, values: Float64Array.from({ length: days }, (_, i) => rate(month(i))) }
+}
+
+test('a season known by construction is found month by month; less than two years is no season', () => {
+  const summer = (m: number) => (m >= 4 && m <= 7 ? 20 : 4)
+  const season = seasonOf(daily(3, summer))
+  expect(season?.strength).toBeGreaterThan(0.99)
+  expect(season?.of).toBe(36)
+  expect([...(season?.months ?? [])].map((v) => v > 1)).toEqual(Array.from({ length: 12 }, (_, m) => m >= 4 && m <= 7))
+  // log1p of 20 and 4, as a ratio, by hand
+  expect((season?.months[5] ?? 0) / (season?.months[0] ?? 1)).toBeCloseTo(21 / 5, 1)
+  expect(seasonOf(daily(2, summer))).toBeNull()
+  expect(seasonOf(daily(3, () => 7))?.strength ?? 0).toBeLessThan(0.1)
+  const gap = daily(3, summer)
+  gap.values.fill(NaN, 100, 200)
+  expect(seasonOf(gap)).toBeNull()
+})
+
+test('STL says what it lacks', () => {
+  expect(() => stl(new Float64Array(24), 12)).toThrow('more than two periods of 12')
+})

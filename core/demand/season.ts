@@ -1,0 +1,73 @@
+import { isoDay } from '../identity'
+import { type UnitSeries } from './series'
+import { stl, type Decomposition } from './stl'
+
+export interface Season {
+  /** F_S, 0–1: how much of what the trend leaves is season */
+  strength: number
+  /** F_T, 0–1: how much of what the season leaves is trend */
+  trendStrength: number
+  /** by month from January: its sales against the mean month, 1 is as usual */
+  months: Float64Array
+  /** whole months that it is worked out from */
+  of: number
+}
+
+/**
+ * Strengths of season and trend: 1 − Var(rest) / Var(part + rest), at least 0.
+ * Source: Hyndman & Athanasopoulos, Forecasting: Principles and Practice, 3rd ed., 4.3.
+ */
+export function strengths({ seasonal, trend, rest }: Decomposition): { season: number; trend: number } {
+  const of = (part: Float64Array) => Math.max(0, 1 - variance(rest) / variance(part.map((v, i) => v + (rest[i] as number))))
+  return { season: of(seasonal), trend: of(trend) }
+} // prettier-ignore
+
+const least = 25
+
+/**
+ * The season of a series of two years or more, by STL on log(1 + units a day) of whole months; null where less is known, or a
+ * month has no figure at all: a guess would be taken for knowledge.
+ */
+export function seasonOf(series: UnitSeries): Season | null {
+  if (series.values.length * series.stepDays < (least + 1) * 28) return null
+  const { first, rates } = monthlyRates(series)
+  if (rates.length < least || rates.some((r) => Number.isNaN(r))) return null
+  const parts = stl(rates.map(Math.log1p), 12)
+  const { season, trend } = strengths(parts)
+  const months = new Float64Array(12)
+  for (let m = 0; m < 12; m++) months[(first + m) % 12] = Math.exp(parts.seasonal[m] as number)
+  const mean = months.reduce((a, b) => a + b, 0) / 12
+  return { strength: season, trendStrength: trend, months: months.map((v) => v / mean), of: rates.length }
+}
+
+/** Units a day of each whole month, NaN where a month has no figure, and the month (0–11) of the first. */
+function monthlyRates({ start, stepDays, values }: UnitSeries): { first: number; rates: Float64Array } {
+  const units = new Map<number, { sum: number; days: number }>()
+  values.forEach((value, i) => {
+    for (let d = 0; d < stepDays; d++) {
+      const month = monthOf(start + i * stepDays + d)
+      const at = units.get(month) ?? { sum: 0, days: 0 }
+      if (!Number.isNaN(value)) units.set(month, { sum: at.sum + value / stepDays, days: at.days + 1 })
+      else units.set(month, at)
+    }
+  })
+  const end = start + values.length * stepDays - 1
+  const first = monthOf(start - 1) + 1
+  const last = monthOf(end + 1) - 1
+  const rates = Float64Array.from({ length: Math.max(0, last - first + 1) }, (_, k) => {
+    const { sum, days } = units.get(first + k) ?? { sum: 0, days: 0 }
+    return days === 0 ? NaN : sum / days
+  })
+  return { first: ((first % 12) + 12) % 12, rates }
+}
+
+/** Months since the year 0. */
+function monthOf(day: number): number {
+  const [year = 0, month = 1] = isoDay(day).split('-').map(Number)
+  return year * 12 + month - 1
+}
+
+function variance(values: Float64Array): number {
+  const mean = values.reduce((a, b) => a + b, 0) / values.length
+  return values.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (values.length - 1)
+}
