@@ -1,7 +1,16 @@
 import { addSeries, stageOfLife, type Stage, type StageOfLife, type UnitSeries } from '../demand'
 import { numberAt, numbers, TableBuilder, textAt, textColumn, type Table } from '../tables'
 
-const figures = ['slopePerWeek', 'p', 'growth', 'growthLow', 'growthHigh', 'observedDays', 'units90'] as const
+const figures = [
+  'slopePerWeek',
+  'p',
+  'growth',
+  'growthLow',
+  'growthHigh',
+  'seasonStrength',
+  'observedDays',
+  'units90',
+] as const
 
 /** Collects the stage of life of one item after another: it depends on sales alone, so it is worked out once. */
 export class LifeTable {
@@ -34,6 +43,7 @@ export function lifeAt(table: Table, item: number): StageOfLife | null {
     growth: n('growth'),
     growthLow: n('growthLow'),
     growthHigh: n('growthHigh'),
+    seasonStrength: n('seasonStrength'),
     observedDays: n('observedDays') ?? 0,
     units90: n('units90') ?? 0,
   }

@@ -4,6 +4,7 @@ import {
   addSeries,
   mannKendall,
   poissonGrowth,
+  poissonP,
   stageOfLife,
   sumWindow,
   theilSenSlope,
@@ -16,7 +17,15 @@ import {
 const r = JSON.parse(readFileSync(new URL('./fixtures/r-reference.json', import.meta.url), 'utf8')) as {
   kendall: Record<string, { values: number[]; s: number; variance: number; z: number; p: number; sen: number }>
   wilson: { hits: number; of: number; low: number; high: number }[]
-  growth: { later: number; earlier: number; exposure: number; ratio: number; low: number; high: number | null }[]
+  growth: {
+    later: number
+    earlier: number
+    exposure: number
+    ratio: number
+    low: number
+    high: number | null
+    p: number
+  }[]
 }
 
 test.each(Object.entries(r.kendall))('Mann–Kendall and Theil–Sen of %s agree with R', (_, ref) => {
@@ -69,6 +78,10 @@ test.each(r.growth)('growth $earlier → $later (exposure $exposure) agrees with
   expect(got.low).toBeCloseTo(ref.low, 6)
   if (ref.high !== null) expect(got.high).toBeCloseTo(ref.high, 6)
 })
+test.each(r.growth)('p of $earlier → $later (exposure $exposure) agrees with R poisson.test', (ref) => {
+  expect(poissonP(ref.later, ref.earlier, ref.exposure)).toBeCloseTo(ref.p, 10)
+})
+
 test('growth from nothing has no ratio', () => expect(poissonGrowth(5, 0).ratio).toBeNull())
 
 const daily = (values: (number | null)[], start = 20000): UnitSeries => ({
@@ -126,18 +139,11 @@ describe('stage of life', () => {
     ['Flash', daily(Array.from({ length: 180 }, (_, i) => (i > 120 && i < 132 ? 30 : i % 9 === 0 ? 1 : 0)))],
     ['Sprouting', daily(Array.from({ length: 180 }, (_, i) => (i < 130 ? 0 : i - 125)))],
   ])('%s', (stage, series) => expect(stageOfLife(series).stage).toBe(stage))
-  test('Seasonal only where two years showed it', () => {
-    expect(
-      stageOfLife(
-        wave(180, () => 10),
-        0.9,
-      ).stage,
-    ).toBe('Seasonal')
-    expect(
-      stageOfLife(
-        wave(180, () => 10),
-        null,
-      ).stage,
-    ).toBe('Ripe')
+  test('Seasonal only where more than two years show it', () => {
+    const season = wave(1100, (i) => 20 + 15 * Math.cos((2 * Math.PI * i) / 365.25))
+    expect(stageOfLife(season)).toMatchObject({ stage: 'Seasonal', seasonStrength: expect.closeTo(1, 1) as number })
+    // a month before the peak, as if it simply grew
+    const short = { ...season, values: season.values.subarray(0, 700) }
+    expect(stageOfLife(short)).toMatchObject({ stage: 'Ripening', seasonStrength: null })
   })
 })

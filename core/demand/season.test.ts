@@ -1,10 +1,11 @@
 import { readFileSync } from 'node:fs'
 import { dayOfIso } from '../identity'
-import { pettitt, seasonOf, stl, strengths, type UnitSeries } from '.'
+import { changeOf, courseOf, falseDiscovery, pettitt, seasonOf, stl, strengths, weekdayPull, type UnitSeries } from '.'
 
 /** Made by scripts/fixtures/seasons.R with R 4.2.2, on R's own data sets. */
 const r = JSON.parse(readFileSync(new URL('./fixtures/r-seasons.json', import.meta.url), 'utf8')) as {
   stl: { name: string; period: number; season: number | 'periodic'; values: number[]; seasonal: number[]; trend: number[]; fs: number; ft: number }[]
+  bh: { p: number[]; adjusted: number[] }
   pettitt: { name: string; values: number[]; at: number; k: number; p: number }[]
 } // prettier-ignore
 
@@ -67,4 +68,37 @@ test('a season known by construction is found month by month; less than two year
 
 test('STL says what it lacks', () => {
   expect(() => stl(new Float64Array(24), 12)).toThrow('more than two periods of 12')
+})
+
+test('a change of level is dated to its week, with the levels on either side; an even series has none', () => {
+  const start = dayOfIso('2026-01-01') as number
+  const values = Float64Array.from({ length: 140 }, (_, i) => (i < 70 ? 2 : 6) + (i % 3) - 1)
+  const change = changeOf({ start, stepDays: 1, values })
+  expect(change).toMatchObject({ day: start + 70, before: expect.closeTo(2, 1) as number, after: expect.closeTo(6, 1) as number })
+  expect(change?.p).toBeLessThan(0.01)
+  expect(changeOf({ start, stepDays: 1, values: values.map((_, i) => 3 + (i % 5)) })).toBeNull()
+  expect(changeOf({ start, stepDays: 1, values: values.slice(0, 50) })).toBeNull()
+}) // prettier-ignore
+
+test('weekdays: a lift is told of where it is one, by hand; chance and thin figures are not', () => {
+  const start = dayOfIso('2026-03-02') as number // a Monday
+  const values = Float64Array.from({ length: 70 }, (_, i) => (i % 7 === 6 ? 9 : 3))
+  const pull = weekdayPull({ start, stepDays: 1, values })
+  expect(pull?.map((d) => d.isLift)).toEqual([false, false, false, false, false, false, true])
+  expect(pull?.[6]?.lift).toBeCloseTo(2, 10)
+  // Mondays: 30 units on 10 days against 240 on 60
+  expect(pull?.[0]?.lift).toBeCloseTo(3 / 4 - 1, 10)
+  expect(weekdayPull({ start, stepDays: 1, values: values.fill(1) })?.some((d) => d.isLift)).toBe(false)
+  expect(weekdayPull({ start, stepDays: 1, values: values.slice(0, 50) })).toBeNull()
+  expect(weekdayPull({ start, stepDays: 7, values })).toBeNull()
+  // beside a listing that is told of by the week, the daily one still shows its weekdays
+  const weekly: UnitSeries = { start, stepDays: 7, values: new Float64Array(10).fill(4) }
+  const lively: UnitSeries = { start, stepDays: 1, values: Float64Array.from({ length: 70 }, (_, i) => (i % 7 === 6 ? 9 : 3)) }
+  expect(courseOf([weekly, lively])?.weekdays).toEqual(weekdayPull(lively))
+  expect(courseOf([weekly])).toEqual({ season: null, change: null, weekdays: null })
+  expect(courseOf([])).toBeNull()
+}) // prettier-ignore
+
+test('the false discovery rate agrees with R p.adjust', () => {
+  falseDiscovery(r.bh.p).forEach((p, i) => expect(p).toBeCloseTo(r.bh.adjusted[i] as number, 12))
 })

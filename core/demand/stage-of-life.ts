@@ -1,5 +1,6 @@
 import { poissonGrowth } from './growth'
 import { mannKendall } from './mann-kendall'
+import { seasonOf } from './season'
 import { lastDayOf, sumWindow, weeklyLogMeans, type UnitSeries } from './series'
 import { theilSenSlope } from './theil-sen'
 
@@ -40,20 +41,18 @@ export interface StageOfLife {
   growth: number | null
   growthLow: number | null
   growthHigh: number | null
+  /** F_S over two years or more; null where less is known */
+  seasonStrength: number | null
   observedDays: number
   units90: number
 }
 
 /**
- * Which part of its life an item is in; the first rule that holds (method: Demand over time).
- *
- * @param seasonStrength F_S of a decomposition over two years or more; null where less is known, then never 'Seasonal'
+ * Which part of its life an item is in; the first rule that holds (method: Demand over time). With less than two years of
+ * figures never 'Seasonal'.
  */
-export function stageOfLife(
-  series: UnitSeries,
-  seasonStrength: number | null = null,
-  rules: StageRules = stageRules,
-): StageOfLife {
+export function stageOfLife(series: UnitSeries, rules: StageRules = stageRules): StageOfLife {
+  const seasonStrength = seasonOf(series)?.strength ?? null
   const end = lastDayOf(series)
   const observedDays = series.values.reduce((n, v) => n + (Number.isNaN(v) ? 0 : series.stepDays), 0)
   const ninety = sumWindow(series, end, 90)
@@ -72,20 +71,15 @@ export function stageOfLife(
     growth: growth.ratio,
     growthLow: growth.low,
     growthHigh: growth.high,
+    seasonStrength,
     observedDays,
     units90: ninety.units,
   }
-  return { stage: decide(series, seasonStrength, rules, facts, end), ...facts }
+  return { stage: decide(series, rules, facts, end), ...facts }
 }
 
-function decide(
-  series: UnitSeries,
-  seasonStrength: number | null,
-  rules: StageRules,
-  facts: Omit<StageOfLife, 'stage'>,
-  end: number,
-): Stage {
-  const { p, growth, growthLow, growthHigh, slopePerWeek } = facts
+function decide(series: UnitSeries, rules: StageRules, facts: Omit<StageOfLife, 'stage'>, end: number): Stage {
+  const { p, growth, growthLow, growthHigh, slopePerWeek, seasonStrength } = facts
   if (facts.observedDays < rules.minDays || facts.units90 < rules.minUnits) return 'Unclear'
   if (isFlash(series, rules, end, facts.units90)) return 'Flash'
   if (seasonStrength !== null && seasonStrength >= rules.seasonStrength) return 'Seasonal'

@@ -1,5 +1,24 @@
 import type { Item } from '@sickle/core/catalog'
+import { stageRules, type Course, type Season, type UnitSeries, type WeekdayPull } from '@sickle/core/demand'
 import { count, dayInWords, decimal, money, percent, plural, signed } from './format'
+
+export const monthNames = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+]
+export const weekdayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
+const signedPercent = (share: number) => `${share > 0 ? '+' : share < 0 ? '−' : ''}${percent(Math.abs(share))}`
+const pValue = (p: number) => (p < 0.001 ? '< 0.001' : `= ${decimal(p, 3)}`)
 
 /** Answers to a seller's questions, in sentences made from the figures. What is not known is said to be not known. */
 
@@ -33,6 +52,34 @@ export function willItLast(item: Item): string {
     default:
       return `${item.stage}:${slope}${growth}.`
   }
+}
+
+/** The level's change and the season, where they are known; what is not is said to be not. */
+export function howItChanges({ change, season }: Course, series: UnitSeries): string {
+  const level = change
+    ? `Its level changed most around ${dayInWords(change.day)}: ${decimal(change.before, 1)} units a day before, ${decimal(change.after, 1)} since (Pettitt, p ${pValue(change.p)}).`
+    : 'Its level shows no clear change.'
+  return `${level} ${seasonSentence(season, series)}`
+}
+
+function seasonSentence(season: Season | null, { values, stepDays }: UnitSeries): string {
+  if (!season)
+    return `Season unclear: it takes more than two years of figures, ${plural(values.length * stepDays, 'day')} are known.`
+  const strength = `strength ${decimal(season.strength, 2)} over ${season.of} months`
+  if (season.strength < stageRules.seasonStrength) return `Little season: ${strength}.`
+  const best = monthNames.filter((_, m) => (season.months[m] as number) >= 1.2)
+  return `A season: ${strength}, most in ${best.join(', ') || 'no one month'}.`
+}
+
+export function whenItSells(weekdays: readonly WeekdayPull[] | null): string {
+  if (!weekdays) return 'Unclear: it takes daily figures of eight weeks and 70 units.'
+  const lifts = weekdays.filter((d) => d.isLift)
+  if (lifts.length === 0) return 'No weekday stands out beyond chance.'
+  const says = lifts.map(
+    (d) =>
+      `${weekdayNames[d.weekday] ?? ''} ${signedPercent(d.lift)} (95 %: ${signedPercent(d.low)} to ${d.high === null ? 'open' : signedPercent(d.high)})`,
+  )
+  return `${says.join('; ')} against the other days.`
 }
 
 export function isThereRoom(item: Item): string {

@@ -1,4 +1,5 @@
 import { buildCatalog, ItemMaker, type Corrections, type Item, type SellerRules } from '@sickle/core/catalog'
+import { courseOf } from '@sickle/core/demand'
 import { Finder, findRow, makeFigures, renewFiguresInPlace, type Query } from '@sickle/core/engine'
 import type { Capture } from '@sickle/core/intake'
 import type { Table } from '@sickle/core/tables'
@@ -129,6 +130,12 @@ const methods = {
   movers: (_: CallContext, most: number) => bench?.movers(most) ?? { rising: [], fading: [] },
 
   item: (_: CallContext, key: string) => itemOf(key),
+
+  /** How the sales of an item run: season, change of level, weekdays. */
+  async course(_: CallContext, key: string) {
+    const item = await itemOf(key)
+    return item && courseOf(item.listings.flatMap((l) => l.series ?? []))
+  },
 
   rows: (_: CallContext, keys: string[]) =>
     Promise.all(

@@ -3,7 +3,7 @@ import { NButton, NInput } from 'naive-ui'
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Item } from '@sickle/core/catalog'
 import { useServices } from '@/app/services'
-import { canIGetIt, isItSelling, isThereRoom, whatDoIMake, willItLast } from '@/shared/answers'
+import { canIGetIt, isItSelling, isThereRoom, whatDoIMake } from '@/shared/answers'
 import SalesChart from '@/shared/charts/SalesChart.vue'
 import { plural } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
@@ -12,6 +12,7 @@ import { useWorkspace } from '@/shared/stores/workspace'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import PackStepper from '@/shared/widgets/PackStepper.vue'
+import ItemCourse from './ItemCourse.vue'
 import OfferList from './OfferList.vue'
 import SellerList from './SellerList.vue'
 import WorthParts from './WorthParts.vue'
@@ -97,10 +98,7 @@ defineExpose({ focusReason })
         <p>{{ isItSelling(item) }}</p>
         <SalesChart v-if="item.series" v-model:days="days" :series="item.series" />
       </article>
-      <article>
-        <h3>Will it last?</h3>
-        <p>{{ willItLast(item) }}</p>
-      </article>
+      <ItemCourse :item="item" />
       <article>
         <h3>Is there room?</h3>
         <p>{{ isThereRoom(item) }}</p>
@@ -139,6 +137,7 @@ defineExpose({ focusReason })
 
 <style scoped>
 .look {
+  position: relative;
   padding: 14px 16px 24px;
 }
 header {
@@ -157,7 +156,8 @@ header > div {
   gap: 6px;
   margin: 12px 0;
 }
-article {
+article,
+.look :deep(article) {
   border-top: 1px solid var(--line);
   padding: 10px 0;
   margin-top: 10px;
@@ -165,10 +165,12 @@ article {
   gap: 6px;
   font-size: 13.5px;
 }
-article + article {
+article + article,
+.look :deep(article + article) {
   margin-top: 0;
 }
-h3 {
+h3,
+.look :deep(h3) {
   color: var(--quiet);
   font-size: 13px;
 }

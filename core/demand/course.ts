@@ -1,0 +1,48 @@
+import { pettitt } from './pettitt'
+import { seasonOf, type Season } from './season'
+import { addSeries, lastDayOf, sumWindow, weeklyLogMeans, type UnitSeries } from './series'
+import { weekdayPull, type WeekdayPull } from './weekdays'
+
+/** How an item's sales run, beyond its stage of life. A part is null where the figures are too few to tell. */
+export interface Course {
+  season: Season | null
+  change: Change | null
+  weekdays: WeekdayPull[] | null
+}
+
+/** The day at which the level of sales changed most. */
+export interface Change {
+  /** first day of the week from which on it was different */
+  day: number
+  /** units a day before it and from it on */
+  before: number
+  after: number
+  /** Pettitt's test on weekly means of log(1 + units a day) */
+  p: number
+}
+
+const [leastWeeks, level] = [8, 0.05]
+
+/**
+ * Season, change of level and weekdays of sales that several listings have. Weekdays are judged by those listings alone whose
+ * figures come by day.
+ */
+export function courseOf(list: readonly UnitSeries[]): Course | null {
+  const all = addSeries(list)
+  if (!all) return null
+  const daily = addSeries(list.filter((s) => s.stepDays === 1))
+  return { season: seasonOf(all), change: changeOf(all), weekdays: daily && weekdayPull(daily) }
+}
+
+/** The change of level where there is one at the 5 % level; null too with fewer than eight weeks that have a figure. */
+export function changeOf(series: UnitSeries): Change | null {
+  const end = lastDayOf(series)
+  const span = series.values.length * series.stepDays
+  const weeks = weeklyLogMeans(series, span)
+  if (weeks.filter((w) => !Number.isNaN(w)).length < leastWeeks) return null
+  const found = pettitt(weeks)
+  if (!found || found.p >= level) return null
+  const day = end - (weeks.length - found.next) * 7 + 1
+  const [after, before] = [sumWindow(series, end, end - day + 1), sumWindow(series, day - 1, found.next * 7)]
+  return { day, p: found.p, before: before.units / before.known, after: after.units / after.known }
+}

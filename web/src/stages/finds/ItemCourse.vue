@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed, shallowRef, watch } from 'vue'
+import { stageRules, type Course, type UnitSeries } from '@sickle/core/demand'
+import type { Item } from '@sickle/core/catalog'
+import { useServices } from '@/app/services'
+import { howItChanges, monthNames, weekdayNames, whenItSells, willItLast } from '@/shared/answers'
+import GradeMark from '@/shared/widgets/GradeMark.vue'
+import IndexBars from '@/shared/charts/IndexBars.vue'
+
+/** Will it last, and when does it sell: the course of an item's sales, worked out when it is looked at. */
+const { item } = defineProps<{ item: Item }>()
+const services = useServices()
+const course = shallowRef<Course | null>(null)
+let asked = 0
+watch(
+  () => item,
+  async ({ key }) => {
+    const mine = ++asked
+    const got = await services.engine.call('course', [key])
+    if (mine === asked) course.value = got
+  },
+  { immediate: true },
+)
+const known = computed(() => (course.value && item.series ? { course: course.value, series: item.series } : null))
+const span = (series: UnitSeries) =>
+  `${series.values.length * series.stepDays} days, by ${series.stepDays === 7 ? 'week' : 'day'}`
+const weekdays = computed(() =>
+  (course.value?.weekdays ?? []).map((d) => ({
+    label: weekdayNames[d.weekday] ?? '',
+    short: (weekdayNames[d.weekday] ?? '').slice(0, 2),
+    index: 1 + d.lift,
+    isCertain: d.isLift,
+  })),
+)
+const months = computed(() => {
+  const season = course.value?.season
+  return season
+    ? Array.from(season.months, (index, m) => ({
+        label: monthNames[m] ?? '',
+        short: (monthNames[m] ?? '').slice(0, 1),
+        index,
+        isCertain: season.strength >= stageRules.seasonStrength,
+      }))
+    : []
+})
+</script>
+
+<template>
+  <article>
+    <h3>Will it last? <GradeMark v-if="known" grade="counted" /></h3>
+    <p>{{ willItLast(item) }}</p>
+    <template v-if="known">
+      <p>{{ howItChanges(known.course, known.series) }}</p>
+      <IndexBars v-if="months.length" of="Sales by month" :bars="months" />
+    </template>
+  </article>
+  <article v-if="known">
+    <h3>When does it sell? <GradeMark grade="counted" /></h3>
+    <p>{{ whenItSells(known.course.weekdays) }}</p>
+    <IndexBars v-if="weekdays.length" of="Units a day by weekday" :bars="weekdays" />
+    <p class="small quiet">Over {{ span(known.series) }}, from the markets that tell of sales over time.</p>
+  </article>
+</template>
