@@ -63,8 +63,27 @@ test('a season known by construction is found month by month; less than two year
   expect(seasonOf(daily(3, () => 7))?.strength ?? 0).toBeLessThan(0.1)
   const gap = daily(3, summer)
   gap.values.fill(NaN, 100, 200)
+  // 11 April to 19 July are gone, so July 2023 to December 2025
+  expect(seasonOf(gap)?.of).toBe(30)
+  gap.values.fill(NaN, 500, 560)
   expect(seasonOf(gap)).toBeNull()
 })
+
+/** Made by scripts/fixtures/tuna-course.R: 338 weeks of seven real items, bayesm's `tuna`. */
+const tuna = JSON.parse(readFileSync(new URL('./fixtures/r-tuna.json', import.meta.url), 'utf8')) as {
+  start: number
+  items: { weeks: (number | null)[]; months: number; fs: number; ft: number; index: number[]; change: object }[]
+}
+
+test.each(tuna.items.map((item, i) => [i + 1, item] as const))('real sales, item %i: season and change of level agree with R', (_, item) => {
+  const course = courseOf([{ start: tuna.start, stepDays: 7, values: Float64Array.from(item.weeks, (v) => v ?? NaN) }])
+  expect(course?.season?.of).toBe(item.months)
+  expect(course?.season?.strength).toBeCloseTo(item.fs, 8)
+  expect(course?.season?.trendStrength).toBeCloseTo(item.ft, 8)
+  item.index.forEach((v, m) => expect(course?.season?.months[m]).toBeCloseTo(v, 8))
+  const close = Object.entries(item.change).map(([name, v]) => [name, expect.closeTo(v as number, 8) as number])
+  expect(course?.change).toMatchObject(Object.fromEntries(close) as object)
+}) // prettier-ignore
 
 test('STL says what it lacks', () => {
   expect(() => stl(new Float64Array(24), 12)).toThrow('more than two periods of 12')

@@ -25,13 +25,13 @@ export function strengths({ seasonal, trend, rest }: Decomposition): { season: n
 const least = 25
 
 /**
- * The season of a series of two years or more, by STL on log(1 + units a day) of whole months; null where less is known, or a
- * month has no figure at all: a guess would be taken for knowledge.
+ * The season of a series, by STL on log(1 + units a day) of the longest run of whole months that all have figures; null where
+ * that is two years or less: a guess would be taken for knowledge.
  */
 export function seasonOf(series: UnitSeries): Season | null {
   if (series.values.length * series.stepDays < (least + 1) * 28) return null
   const { first, rates } = monthlyRates(series)
-  if (rates.length < least || rates.some((r) => Number.isNaN(r))) return null
+  if (rates.length < least) return null
   const parts = stl(rates.map(Math.log1p), 12)
   const { season, trend } = strengths(parts)
   const months = new Float64Array(12)
@@ -40,7 +40,7 @@ export function seasonOf(series: UnitSeries): Season | null {
   return { strength: season, trendStrength: trend, months: months.map((v) => v / mean), of: rates.length }
 }
 
-/** Units a day of each whole month, NaN where a month has no figure, and the month (0–11) of the first. */
+/** Units a day of the months of that run, and the month (0–11) of the first. */
 function monthlyRates({ start, stepDays, values }: UnitSeries): { first: number; rates: Float64Array } {
   const units = new Map<number, { sum: number; days: number }>()
   values.forEach((value, i) => {
@@ -58,7 +58,19 @@ function monthlyRates({ start, stepDays, values }: UnitSeries): { first: number;
     const { sum, days } = units.get(first + k) ?? { sum: 0, days: 0 }
     return days === 0 ? NaN : sum / days
   })
-  return { first: ((first % 12) + 12) % 12, rates }
+  const { from, to } = longestKnown(rates)
+  return { first: (first + from) % 12, rates: rates.subarray(from, to) }
+}
+
+/** The longest stretch without a NaN, the first of several. */
+function longestKnown(values: Float64Array): { from: number; to: number } {
+  let best = { from: 0, to: 0 }
+  for (let from = 0, to = 0; to <= values.length; to++) {
+    if (to < values.length && !Number.isNaN(values[to])) continue
+    if (to - from > best.to - best.from) best = { from, to }
+    from = to + 1
+  }
+  return best
 }
 
 /** Months since the year 0. */
