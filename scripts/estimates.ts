@@ -110,7 +110,7 @@ with a slip of the pen. A wrong offer is one press away from being put right in 
 ${p(right)} of the items that are given a stage are given the true one (${said.length} of ${catalog.items.length}; the others are said to be unclear).
 The truth has no season of its own: warm- and cold-weather goods drift by up to a third over the 180 days on top of their stage, and
 with less than two years of figures a season cannot be told from a trend. That is where most of the differences are from; a
-decomposition over two years comes with the evidence stage.
+decomposition needs more than two years (Close look, “Will it last?”), which the demo does not have.
 
 ${stages(world, catalog)}
 `,

@@ -1,5 +1,6 @@
 import type { Item } from '@sickle/core/catalog'
 import { stageRules, type Course, type Season, type UnitSeries, type WeekdayPull } from '@sickle/core/demand'
+import type { SellingWords } from '@sickle/core/words'
 import { count, dayInWords, decimal, money, percent, plural, signed } from './format'
 
 export const monthNames = [
@@ -80,6 +81,12 @@ export function whenItSells(weekdays: readonly WeekdayPull[] | null): string {
       `${weekdayNames[d.weekday] ?? ''} ${signedPercent(d.lift)} (95 %: ${signedPercent(d.low)} to ${d.high === null ? 'open' : signedPercent(d.high)})`,
   )
   return `${says.join('; ')} against the other days.`
+}
+
+export function whichWords(words: SellingWords | null, { category }: Item): string {
+  if (category === null) return 'Unclear: its category is not known.'
+  if (!words) return `Unclear: too few listings in ${category} have known sales, or all sell alike.`
+  return `Of ${count(words.of)} listings in ${category} with sales known, ${count(words.better)} sell more than the middle one (${plural(Math.round(words.median), 'unit')} in 30 days). ${words.more.length + words.less.length > 0 ? 'Words that go with it beyond chance:' : 'No word goes with it beyond chance.'}`
 }
 
 export function isThereRoom(item: Item): string {

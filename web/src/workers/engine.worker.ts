@@ -1,4 +1,12 @@
-import { buildCatalog, ItemMaker, type Corrections, type Item, type SellerRules } from '@sickle/core/catalog'
+import { wordsThatSell } from '@sickle/core/words'
+import {
+  buildCatalog,
+  ItemMaker,
+  soldTitles,
+  type Corrections,
+  type Item,
+  type SellerRules,
+} from '@sickle/core/catalog'
 import { courseOf } from '@sickle/core/demand'
 import { Finder, findRow, makeFigures, renewFiguresInPlace, type Query } from '@sickle/core/engine'
 import type { Capture } from '@sickle/core/intake'
@@ -135,6 +143,14 @@ const methods = {
   async course(_: CallContext, key: string) {
     const item = await itemOf(key)
     return item && courseOf(item.listings.flatMap((l) => l.series ?? []))
+  },
+
+  /** Words that sell and words that do not, among the listings of an item's category. */
+  async words(_: CallContext, key: string) {
+    const item = await itemOf(key)
+    if (!bench || !item?.category) return null
+    const { catalog } = await bench.maker
+    return wordsThatSell(soldTitles(catalog, item.category))
   },
 
   rows: (_: CallContext, keys: string[]) =>

@@ -21,6 +21,7 @@ function typed(event: Event) {
 
 <style scoped>
 .stepper {
+  flex: none;
   display: inline-flex;
   border: 1px solid var(--line);
   border-radius: 6px;

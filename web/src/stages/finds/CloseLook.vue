@@ -13,6 +13,7 @@ import GradeMark from '@/shared/widgets/GradeMark.vue'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import PackStepper from '@/shared/widgets/PackStepper.vue'
 import ItemCourse from './ItemCourse.vue'
+import ItemWords from './ItemWords.vue'
 import OfferList from './OfferList.vue'
 import SellerList from './SellerList.vue'
 import WorthParts from './WorthParts.vue'
@@ -107,6 +108,7 @@ defineExpose({ focusReason })
         <h3>Who sells it, at what delivered price?</h3>
         <SellerList :item="item" :home="rules.home" />
       </article>
+      <ItemWords :item="item" />
       <article>
         <h3>Can I get it?</h3>
         <p>{{ canIGetIt(item, rules.home) }}</p>

@@ -1,0 +1,3 @@
+export * from './log-odds'
+export * from './title-words'
+export * from './words-that-sell'

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { computed, shallowRef, watch } from 'vue'
+import type { Item } from '@sickle/core/catalog'
+import { titleWords, type SellingWords } from '@sickle/core/words'
+import { useServices } from '@/app/services'
+import { whichWords } from '@/shared/answers'
+import { decimal } from '@/shared/format'
+import GradeMark from '@/shared/widgets/GradeMark.vue'
+
+/** Words that sell and words that do not in the item's category; those that its own titles use are marked. */
+const { item } = defineProps<{ item: Item }>()
+const services = useServices()
+const words = shallowRef<SellingWords | null>(null)
+let asked = 0
+watch(
+  () => item,
+  async ({ key }) => {
+    const mine = ++asked
+    const got = await services.engine.call('words', [key])
+    if (mine === asked) words.value = got
+  },
+  { immediate: true },
+)
+const own = computed(() => new Set(item.listings.flatMap((l) => titleWords(l.title))))
+const lists = computed(() =>
+  words.value
+    ? [
+        { title: 'Better sellers say more often', words: words.value.more },
+        { title: 'The others say more often', words: words.value.less },
+      ]
+    : [],
+)
+const found = computed(() => lists.value.some((l) => l.words.length > 0))
+</script>
+
+<template>
+  <article>
+    <h3>With which words? <GradeMark grade="estimated" /></h3>
+    <p>{{ whichWords(words, item) }}</p>
+    <div v-if="found" class="both">
+      <table v-for="list in lists" :key="list.title" class="plain">
+        <thead>
+          <tr>
+            <th>{{ list.title }}</th>
+            <th class="num">better : others</th>
+            <th class="num" title="log-odds in standard deviations">z</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="w in list.words"
+            :key="w.word"
+            :title="`${w.first} of the better listings, ${w.second} of the others`"
+          >
+            <td>
+              {{ w.word
+              }}<span v-if="own.has(w.word)" class="small quiet" title="in a title of this item"> · in use</span>
+            </td>
+            <td class="num quiet">{{ w.first }} : {{ w.second }}</td>
+            <td class="num">{{ w.z > 0 ? '+' : '−' }}{{ decimal(Math.abs(w.z), 1) }}</td>
+          </tr>
+          <tr v-if="!list.words.length">
+            <td colspan="3" class="quiet">None beyond chance.</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.both {
+  display: grid;
+  gap: 8px;
+}
+.both table {
+  table-layout: fixed;
+}
+.both .plain td,
+.both .plain th {
+  padding: 2px 4px 2px 0;
+}
+.both .plain .num {
+  width: 92px;
+  text-align: right;
+  white-space: nowrap;
+}
+.both .plain .num:last-child {
+  width: 40px;
+}
+</style>
