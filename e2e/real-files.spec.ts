@@ -77,6 +77,10 @@ test('338 weeks of real sales, walked to a listing file; units, margins and rank
     items: TunaItem[]
     lastDay: string
   }
+  const course = JSON.parse(readFileSync(new URL('../core/demand/fixtures/r-tuna.json', import.meta.url), 'utf8')) as {
+    items: { months: number; fs: number; change: { day: number } }[]
+  }
+  const inWords = new Intl.DateTimeFormat('en-IE', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
   await page.goto('/settings')
   await page.getByLabel('Home currency').click()
   await page.keyboard.type('USD')
@@ -109,6 +113,10 @@ test('338 weeks of real sales, walked to a listing file; units, margins and rank
     await row.click()
     await expect(look.getByRole('heading', { name: item.title })).toBeVisible()
     await expect(look).toContainText(`${item.growth > 0 ? '+' : '−'}${Math.abs(Math.round(item.growth * 100))} %`)
+    const { months, fs, change } = course.items[r.items.indexOf(item)] as (typeof course.items)[number]
+    await expect(look).toContainText(`Little season: strength ${fs.toFixed(2)} over ${months} months`)
+    await expect(look).toContainText(`changed most around ${inWords.format(change.day * 86_400_000)}`)
+    await expect(look).toContainText('it takes daily figures of eight weeks')
     await look.getByRole('button', { name: '28', exact: true }).click()
     // The chart's table says units a day, week by week.
     const weeks = await look.getByRole('table', { name: 'Units a day' }).getByRole('cell').allTextContents()

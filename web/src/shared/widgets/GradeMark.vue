@@ -14,6 +14,7 @@ const signs: Record<Grade, string> = { counted: '●', reported: '◐', estimate
 
 <style scoped>
 .grade {
+  font-family: var(--text);
   font-size: 10px;
   color: var(--slate);
   margin-left: 2px;

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { NButton, NInput } from 'naive-ui'
-import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import type { Item } from '@sickle/core/catalog'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useServices } from '@/app/services'
 import { canIGetIt, isItSelling, isThereRoom, whatDoIMake } from '@/shared/answers'
 import SalesChart from '@/shared/charts/SalesChart.vue'
@@ -9,6 +8,7 @@ import { plural } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useWorkspace } from '@/shared/stores/workspace'
+import { useLatest } from '@/shared/use-latest'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import PackStepper from '@/shared/widgets/PackStepper.vue'
@@ -26,21 +26,11 @@ const workspace = useWorkspace()
 const rules = useRules()
 const sheaf = useSheaf()
 const decide = useDecide()
-const item = shallowRef<Item | null>(null)
 const days = ref(90)
 const reasonBox = useTemplateRef('reasonBox')
 const reason = ref('')
 const decision = computed(() => sheaf.decisionOf(itemKey))
-let asked = 0
-watch(
-  [() => itemKey, () => workspace.version],
-  async ([key]) => {
-    const mine = ++asked
-    const got = await services.engine.call('item', [key])
-    if (mine === asked) item.value = got
-  },
-  { immediate: true },
-)
+const item = useLatest([() => itemKey, () => workspace.version], () => services.engine.call('item', [itemKey]))
 watch([() => itemKey, decision], () => (reason.value = decision.value?.reason ?? ''), { immediate: true })
 const words = { keep: 'Kept', hold: 'Held', drop: 'Dropped' }
 async function focusReason() {

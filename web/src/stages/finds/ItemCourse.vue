@@ -1,26 +1,17 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue'
-import { stageRules, type Course, type UnitSeries } from '@sickle/core/demand'
+import { computed } from 'vue'
+import { stageRules, type UnitSeries } from '@sickle/core/demand'
 import type { Item } from '@sickle/core/catalog'
 import { useServices } from '@/app/services'
 import { howItChanges, monthNames, weekdayNames, whenItSells, willItLast } from '@/shared/answers'
+import { useLatest } from '@/shared/use-latest'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import IndexBars from '@/shared/charts/IndexBars.vue'
 
 /** Will it last, and when does it sell: the course of an item's sales, worked out when it is looked at. */
 const { item } = defineProps<{ item: Item }>()
 const services = useServices()
-const course = shallowRef<Course | null>(null)
-let asked = 0
-watch(
-  () => item,
-  async ({ key }) => {
-    const mine = ++asked
-    const got = await services.engine.call('course', [key])
-    if (mine === asked) course.value = got
-  },
-  { immediate: true },
-)
+const course = useLatest([() => item], () => services.engine.call('course', [item.key]))
 const known = computed(() => (course.value && item.series ? { course: course.value, series: item.series } : null))
 const span = (series: UnitSeries) =>
   `${series.values.length * series.stepDays} days, by ${series.stepDays === 7 ? 'week' : 'day'}`

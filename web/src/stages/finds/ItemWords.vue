@@ -1,26 +1,17 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue'
+import { computed } from 'vue'
 import type { Item } from '@sickle/core/catalog'
-import { titleWords, type SellingWords } from '@sickle/core/words'
+import { titleWords } from '@sickle/core/words'
 import { useServices } from '@/app/services'
 import { whichWords } from '@/shared/answers'
 import { decimal } from '@/shared/format'
+import { useLatest } from '@/shared/use-latest'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 
 /** Words that sell and words that do not in the item's category; those that its own titles use are marked. */
 const { item } = defineProps<{ item: Item }>()
 const services = useServices()
-const words = shallowRef<SellingWords | null>(null)
-let asked = 0
-watch(
-  () => item,
-  async ({ key }) => {
-    const mine = ++asked
-    const got = await services.engine.call('words', [key])
-    if (mine === asked) words.value = got
-  },
-  { immediate: true },
-)
+const words = useLatest([() => item], () => services.engine.call('words', [item.key]))
 const own = computed(() => new Set(item.listings.flatMap((l) => titleWords(l.title))))
 const lists = computed(() =>
   words.value
