@@ -10,7 +10,7 @@ export interface Cut {
   ships: boolean
 }
 
-/** The three that ship; thresholds are the trade's rules of thumb (common practice, no source). */
+/** Those that ship, for each kind of seller one or two; thresholds are the trade's rules of thumb (common practice, no source). */
 export const shippedCuts: readonly Cut[] = [
   {
     name: 'Proven, worth listing',
@@ -34,6 +34,35 @@ export const shippedCuts: readonly Cut[] = [
       ...emptyQuery,
       limits: { units: [null, 60], profit: [5, null], margin: [0.2, null] },
       sort: { by: 'profit', descending: true },
+    },
+  },
+  {
+    name: 'Print on demand',
+    ships: true,
+    query: {
+      ...emptyQuery,
+      kinds: ['printed'],
+      limits: { profit: [5, null], sellThrough: [0.4, null] },
+      sort: { by: 'unitsPerListing', descending: true },
+    },
+  },
+  {
+    name: 'Digital goods',
+    ships: true,
+    query: {
+      ...emptyQuery,
+      kinds: ['digital'],
+      limits: { sellThrough: [0.4, null], rating: [4, null] },
+      sort: { by: 'unitsPerListing', descending: true },
+    },
+  },
+  {
+    name: 'To promote in clips',
+    ships: true,
+    query: {
+      ...emptyQuery,
+      limits: { price: [20, 100], revenue: [10_000, null], growth: [0.2, null] },
+      sort: { by: 'revenue', descending: true },
     },
   },
 ]

@@ -1,7 +1,7 @@
 import type { Item } from '@sickle/core/catalog'
 import { stageRules, type Course, type Season, type UnitSeries, type WeekdayPull } from '@sickle/core/demand'
 import type { SellingWords } from '@sickle/core/words'
-import { count, dayInWords, decimal, money, percent, plural, signed } from './format'
+import { count, dayInWords, decimal, money, percent, plural, signed, signedPercent } from './format'
 
 export const monthNames = [
   'January',
@@ -18,7 +18,6 @@ export const monthNames = [
   'December',
 ]
 export const weekdayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
-const signedPercent = (share: number) => `${share > 0 ? '+' : share < 0 ? '−' : ''}${percent(Math.abs(share))}`
 const pValue = (p: number) => (p < 0.001 ? '< 0.001' : `= ${decimal(p, 3)}`)
 
 /** Answers to a seller's questions, in sentences made from the figures. What is not known is said to be not known. */

@@ -1,3 +1,4 @@
+import { spanWords } from './span-words'
 import { amount, bytes, count, dayInWords, money, percent, plural, signed } from './format'
 
 test('money has the digits of its currency, a sign where it is earned or lost, a dash where it is unknown', () => {
@@ -22,3 +23,15 @@ test('counts, percents and days', () => {
   expect(dayInWords(20604)).toBe('31 May 2026')
   expect([bytes(900), bytes(81_000), bytes(2_500_000)]).toEqual(['900 B', '81 kB', '2.5 MB'])
 })
+
+test.each([
+  ['percent', [0.2, null], '≥ 20 %'],
+  ['count', [10_000, null], '≥ 10,000'],
+  ['money', [20, 100], '20–100'],
+  ['signed money', [null, 2], '≤ 2.00'],
+  ['rating', [4, null], '≥ 4.0'],
+  ['percent', [-0.25, 0], '−25 %–0 %'],
+  ['count', [null, null], 'any'],
+] as const)('a limit of a %s, %j, in words', (format, span, words) =>
+  expect(spanWords({ format }, [...span])).toBe(words),
+)

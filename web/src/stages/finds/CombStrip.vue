@@ -4,7 +4,8 @@ import { useElementSize } from '@vueuse/core'
 import { NInputNumber, NPopover } from 'naive-ui'
 import { computed, onMounted, useTemplateRef, watch } from 'vue'
 import { placeOf, valueAt, type Measure, type Span, type StripAnswer } from '@sickle/core/engine'
-import { currencySign, count, decimal, percent } from '@/shared/format'
+import { count, currencySign } from '@/shared/format'
+import { spanWords, valueWords } from '@/shared/span-words'
 import { stripPaths } from '@/shared/charts/strip-geometry'
 
 const { measure, strip, span, home } = defineProps<{
@@ -24,18 +25,7 @@ const layer = useTemplateRef('layer')
 const brush = brushX<unknown>().on('brush end', brushed)
 let quiet = false
 
-/** A value as the strip's label writes it. */
-function word(v: number): string {
-  if (measure.format === 'percent') return percent(v)
-  if (measure.format === 'count') return count(v)
-  return decimal(v, measure.format === 'rating' ? 1 : v >= 20 ? 0 : 2)
-}
-const label = computed(() => {
-  if (!span) return 'any'
-  const [low, high] = span
-  if (low !== null && high !== null) return `${word(low)}–${word(high)}`
-  return low !== null ? `≥ ${word(low)}` : high !== null ? `≤ ${word(high)}` : 'any'
-})
+const label = computed(() => (span ? spanWords(measure, span) : 'any'))
 /** What lies within the limit is full, the rest of what passes the others is pale. */
 function inside(i: number): boolean {
   const at = (i + 0.5) / (strip?.all.length ?? 1)
@@ -134,9 +124,11 @@ const stored = (v: number | null) => (v === null ? null : measure.format === 'pe
             {{ measure.format === 'percent' ? 'In percent. ' : ''
             }}<template v-if="measure.band"
               >Rule of thumb: {{ measure.band[0] === null ? 'up to' : 'from' }}
-              {{ word(measure.band[0] ?? measure.band[1] ?? 0)
+              {{ valueWords(measure, measure.band[0] ?? measure.band[1] ?? 0)
               }}{{
-                measure.band[0] !== null && measure.band[1] !== null ? ` to ${word(measure.band[1])}` : ''
+                measure.band[0] !== null && measure.band[1] !== null
+                  ? ` to ${valueWords(measure, measure.band[1])}`
+                  : ''
               }}.</template
             >
           </p>

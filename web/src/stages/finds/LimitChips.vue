@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { NButton, NInput, NPopover } from 'naive-ui'
 import { computed, ref } from 'vue'
-import { measure, strips, type Span } from '@sickle/core/engine'
+import { measure, strips } from '@sickle/core/engine'
 import { count } from '@/shared/format'
+import { spanWords } from '@/shared/span-words'
 import { useQuery } from '@/shared/stores/query'
 import { useSheaf } from '@/shared/stores/sheaf'
 
@@ -11,8 +12,6 @@ const sheaf = useSheaf()
 const name = ref('')
 const naming = ref(false)
 const leaf = (path: string) => path.split(' / ').at(-1) ?? path
-const span = ([low, high]: Span) =>
-  low !== null && high !== null ? `${low}–${high}` : low !== null ? `≥ ${low}` : `≤ ${high}`
 
 const chips = computed(() => {
   const q = query.query
@@ -25,7 +24,7 @@ const chips = computed(() => {
   return [
     ...(q.words ? [{ label: `“${q.words}”`, lift: () => query.change({ words: '' }) }] : []),
     ...list('markets'), ...list('categories'), ...list('stages'), ...list('kinds'),
-    ...others.map(([m, s]) => ({ label: `${measure(m).label} ${span(s)}`, lift: () => query.setLimit(m, null) })),
+    ...others.map(([m, s]) => ({ label: `${measure(m).label} ${spanWords(measure(m), s)}`, lift: () => query.setLimit(m, null) })),
   ] // prettier-ignore
 })
 const limited = computed(() => chips.value.length > 0 || Object.keys(query.query.limits).length > 0)
