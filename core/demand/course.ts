@@ -8,6 +8,8 @@ export interface Course {
   season: Season | null
   change: Change | null
   weekdays: WeekdayPull[] | null
+  /** days from the first to the last of the daily figures that weekdays are judged by; 0 where there are none */
+  dailyDays: number
 }
 
 /** The day at which the level of sales changed most. */
@@ -31,7 +33,12 @@ export function courseOf(list: readonly UnitSeries[]): Course | null {
   const all = addSeries(list)
   if (!all) return null
   const daily = addSeries(list.filter((s) => s.stepDays === 1))
-  return { season: seasonOf(all), change: changeOf(all), weekdays: daily && weekdayPull(daily) }
+  return {
+    season: seasonOf(all),
+    change: changeOf(all),
+    weekdays: daily && weekdayPull(daily),
+    dailyDays: daily?.values.length ?? 0,
+  }
 }
 
 /** The change of level where there is one at the 5 % level; null too with fewer than eight weeks that have a figure. */

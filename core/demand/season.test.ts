@@ -114,7 +114,8 @@ test('weekdays: a lift is told of where it is one, by hand; chance and thin figu
   const weekly: UnitSeries = { start, stepDays: 7, values: new Float64Array(10).fill(4) }
   const lively: UnitSeries = { start, stepDays: 1, values: Float64Array.from({ length: 70 }, (_, i) => (i % 7 === 6 ? 9 : 3)) }
   expect(courseOf([weekly, lively])?.weekdays).toEqual(weekdayPull(lively))
-  expect(courseOf([weekly])).toEqual({ season: null, change: null, weekdays: null })
+  expect(courseOf([weekly, { ...lively, values: lively.values.subarray(7) }])?.dailyDays).toBe(63)
+  expect(courseOf([weekly])).toEqual({ season: null, change: null, weekdays: null, dailyDays: 0 })
   expect(courseOf([])).toBeNull()
 }) // prettier-ignore
 

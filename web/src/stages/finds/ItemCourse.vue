@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { stageRules, type UnitSeries } from '@sickle/core/demand'
+import { stageRules } from '@sickle/core/demand'
 import type { Item } from '@sickle/core/catalog'
 import { useServices } from '@/app/services'
 import { howItChanges, monthNames, weekdayNames, whenItSells, willItLast } from '@/shared/answers'
@@ -13,8 +13,6 @@ const { item } = defineProps<{ item: Item }>()
 const services = useServices()
 const course = useLatest([() => item], () => services.engine.call('course', [item.key]))
 const known = computed(() => (course.value && item.series ? { course: course.value, series: item.series } : null))
-const span = (series: UnitSeries) =>
-  `${series.values.length * series.stepDays} days, by ${series.stepDays === 7 ? 'week' : 'day'}`
 const weekdays = computed(() =>
   (course.value?.weekdays ?? []).map((d) => ({
     label: weekdayNames[d.weekday] ?? '',
@@ -49,6 +47,8 @@ const months = computed(() => {
     <h3>When does it sell? <GradeMark grade="counted" /></h3>
     <p>{{ whenItSells(known.course.weekdays) }}</p>
     <IndexBars v-if="weekdays.length" of="Units a day by weekday" :bars="weekdays" />
-    <p class="small quiet">Over {{ span(known.series) }}, from the markets that tell of sales over time.</p>
+    <p v-if="weekdays.length" class="small quiet">
+      Over {{ known.course.dailyDays }} days, from the listings whose sales are known by day.
+    </p>
   </article>
 </template>
