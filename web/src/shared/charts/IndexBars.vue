@@ -3,6 +3,7 @@ import { scaleBand, scaleLinear } from 'd3'
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { decimal } from '@/shared/format'
+import ChartTable from './ChartTable.vue'
 
 /** Bars of an index by weekday or month: 1 is as usual. What is certain stands out; the rest is pale. */
 const { bars, of } = defineProps<{
@@ -20,6 +21,9 @@ const x = computed(() =>
   ).padding(0.22),
 )
 const y = computed(() => scaleLinear([0, Math.max(1.1, ...bars.map((b) => b.index))], [height - 14, 12]))
+const rows = computed(() =>
+  bars.map((b) => ({ label: b.label, value: `${decimal(b.index, 2)}${b.isCertain ? '' : ', within chance'}` })),
+)
 </script>
 
 <template>
@@ -40,19 +44,7 @@ const y = computed(() => scaleLinear([0, Math.max(1.1, ...bars.map((b) => b.inde
       </g>
       <line x1="0" :x2="width" :y1="y(1)" :y2="y(1)" class="usual" />
     </svg>
-    <table class="sr-only">
-      <caption>
-        {{
-          of
-        }}, 1 is as usual
-      </caption>
-      <tbody>
-        <tr v-for="b in bars" :key="b.label">
-          <th>{{ b.label }}</th>
-          <td>{{ decimal(b.index, 2) }}{{ b.isCertain ? '' : ', within chance' }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <ChartTable :caption="`${of}, 1 is as usual`" :rows="rows" />
   </figure>
 </template>
 

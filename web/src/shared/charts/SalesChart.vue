@@ -4,6 +4,7 @@ import { computed, ref, useTemplateRef } from 'vue'
 import type { UnitSeries } from '@sickle/core/demand'
 import { isoDay } from '@sickle/core/identity'
 import { decimal } from '@/shared/format'
+import ChartTable from './ChartTable.vue'
 import { salesGeometry } from './sales-geometry'
 
 const { series, height = 92 } = defineProps<{ series: UnitSeries; height?: number }>()
@@ -19,6 +20,12 @@ function point(event: MouseEvent) {
   const rect = (event.currentTarget as Element).getBoundingClientRect()
   at.value = Math.min(1, Math.max(0, (event.clientX - rect.left) / rect.width))
 }
+const rows = computed(() =>
+  shape.value.points.map((p) => ({
+    label: isoDay(p.day),
+    value: p.units === null ? 'not known' : decimal(p.units, 1),
+  })),
+)
 </script>
 
 <template>
@@ -62,17 +69,7 @@ function point(event: MouseEvent) {
       <path :d="shape.line" class="line" />
       <line x1="0" :x2="width" :y1="height - 0.5" :y2="height - 0.5" class="base" />
     </svg>
-    <table class="sr-only">
-      <caption>
-        Units a day
-      </caption>
-      <tbody>
-        <tr v-for="p in shape.points" :key="p.day">
-          <th>{{ isoDay(p.day) }}</th>
-          <td>{{ p.units === null ? 'not known' : decimal(p.units, 1) }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <ChartTable caption="Units a day" :rows="rows" />
   </figure>
 </template>
 
