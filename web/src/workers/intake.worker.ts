@@ -14,6 +14,7 @@ import { enterImport, removeImport, saveSegment } from '../storage/imports'
 import { serve, type CallContext } from './channel'
 import { exportMethods } from './export-methods'
 import { remoteBlocks } from './remote-blocks'
+import { seldom } from './seldom'
 
 /** An opened file as the page sees it: no rows but the first. */
 function summary(file: OpenedFile) {
@@ -89,7 +90,7 @@ const methods = {
       const result = await importRows(o, mapping, {
         signal,
         pause,
-        onProgress: (done, rows) => progress({ done, rows }),
+        onProgress: seldom(100, (done: number, rows: number) => progress({ done, rows })),
         async onSegment(table, segment) {
           await saving
           saving = saveSegment(db, about.id, segment, table)

@@ -39,6 +39,7 @@ export const useGather = defineStore('gather', () => {
   const opening = ref<string | null>(null)
   const failures = ref<{ file: string; text: string }[]>([])
   let asked = 0
+  let brought: OpenImport | null = null
 
   function fail(file: string, thrown: unknown): void {
     failures.value = [...failures.value, { file, text: toProblem(thrown).message }]
@@ -100,10 +101,12 @@ export const useGather = defineStore('gather', () => {
   /** Brings the open file in, in the background, and goes on to the next. */
   async function bring(): Promise<void> {
     const now = current.value
-    if (!now || stillOpen.value.length > 0 || missing.value.length > 0) return
+    if (!now || now === brought || stillOpen.value.length > 0 || missing.value.length > 0) return
+    brought = now
     void bringIn(now).catch((thrown: unknown) => {
       if (toProblem(thrown).code !== 'cancelled') fail(now.file.name, thrown)
     })
+    await new Promise((resolve) => setTimeout(resolve)) // the click is answered before the screen changes
     await next()
   }
 
