@@ -1,4 +1,5 @@
 import { isoDay } from '@sickle/core/identity'
+import { termRows } from './demo-terms'
 import { pictureName } from './pictures'
 import { makeWorld, type StandinListing, type World } from './world'
 
@@ -61,6 +62,9 @@ export function demoFiles(world: World = makeWorld()): DemoFile[] {
       market: 'Openstall',
       currency: 'EUR',
     }),
+    ...['Marrowgate', 'Fernhand'].map((market) =>
+      text(`${market.toLowerCase()}-searches.csv`, `${market}, searches`, searches(world, market), { market }),
+    ),
     quaymaster(world),
   ]
 }
@@ -178,6 +182,11 @@ function gavelhop(list: StandinListing[], world: World): string {
     ],
     ';',
   )
+}
+
+function searches(world: World, market: string): string {
+  const head = ['Search phrase', 'Month', 'Region', 'Searches', 'Competing listings', 'Category']
+  return delimited([head, ...termRows(world, market)], ',')
 }
 
 function fernhand(list: StandinListing[], world: World): string {

@@ -1,6 +1,7 @@
 export * from './archetypes'
 export * from './demo-files'
 export * from './demo-rules'
+export { demoTerms, places, type StandinTerm } from './demo-terms'
 export * from './goods'
 export * from './pictures'
 export * from './random'

@@ -73,7 +73,10 @@ test('it behaves like a trade: a fifth of listings makes 70–80 % of sales (com
 
 test('every file is read as what it is, with no question but those only a seller can answer', () => {
   for (const [name, m] of Object.entries(mappings)) {
-    expect([name, m.kind]).toEqual([name, name.includes('listings') ? 'listings' : 'sales'])
+    expect([name, m.kind]).toEqual([
+      name,
+      name.includes('listings') ? 'listings' : name.includes('searches') ? 'terms' : 'sales',
+    ])
     expect(m.questions).toEqual(['market'])
     expect(m.rejected).toBe(name === 'gavelhop-listings.csv' ? 1 : 0)
   }

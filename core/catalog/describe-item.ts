@@ -1,9 +1,9 @@
 import { addSeries, wilsonInterval, type StageOfLife, type UnitSeries } from '../demand'
 import { findPackCount } from '../goods'
-import { divideRounded, findRate, roundToMinor } from '../money'
 import { roomOf } from '../room'
 import { worstGrade } from './grade'
 import type { Item, MemberListing } from './item'
+import { toHome } from './home-amount'
 import type { Listing } from './listing'
 import { goodsKind, type SellerRules } from './rules'
 import { unitsInWindow } from './units-in-window'
@@ -74,9 +74,7 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
 }
 
 function memberOf({ listing: l, series }: KnownListing, end: number, rules: SellerRules): MemberListing {
-  const rate = l.currency === null ? null : findRate(l.currency, rules.homeCurrency, rules.rates)
-  const home = (e4: number | null) =>
-    e4 === null || !rate ? null : roundToMinor(divideRounded(e4, Math.round(rate.rate * 1e8), 1e8), rules.homeCurrency)
+  const home = toHome(l.currency, rules)
   const known = unitsInWindow(l, series, end)
   const priceE4 = home(l.price)
   const deliveryE4 = home(l.delivery)

@@ -1,4 +1,4 @@
-import { isoDay } from '../identity'
+import { monthOf } from '../identity'
 import { type UnitSeries } from './series'
 import { stl, type Decomposition } from './stl'
 
@@ -71,12 +71,6 @@ function longestKnown(values: Float64Array): { from: number; to: number } {
     from = to + 1
   }
   return best
-}
-
-/** Months since the year 0. */
-function monthOf(day: number): number {
-  const [year = 0, month = 1] = isoDay(day).split('-').map(Number)
-  return year * 12 + month - 1
 }
 
 function variance(values: Float64Array): number {

@@ -41,6 +41,9 @@ export interface StageOfLife {
   growth: number | null
   growthLow: number | null
   growthHigh: number | null
+  /** units of those two windows; null where too few days of either are known */
+  units28: number | null
+  units28Before: number | null
   /** F_S over two years or more; null where less is known */
   seasonStrength: number | null
   observedDays: number
@@ -71,6 +74,8 @@ export function stageOfLife(series: UnitSeries, rules: StageRules = stageRules):
     growth: growth.ratio,
     growthLow: growth.low,
     growthHigh: growth.high,
+    units28: enough ? later.units : null,
+    units28Before: enough ? earlier.units : null,
     seasonStrength,
     observedDays,
     units90: ninety.units,

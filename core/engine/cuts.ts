@@ -93,6 +93,8 @@ export function readCut(json: unknown): Cut {
       categories: texts(q.categories),
       stages: texts(q.stages),
       kinds: texts(q.kinds),
+      stores: texts(q.stores),
+      phrase: typeof q.phrase === 'string' ? q.phrase : '',
       sort: { by, descending: q.sort?.descending !== false },
     },
   }

@@ -66,6 +66,8 @@ const query: fc.Arbitrary<Query> = fc.record({
   categories: fc.subarray(['Garden', 'Garden / Birds', 'Paper / Printables']),
   stages: fc.constantFrom([], ['Unclear']),
   kinds: fc.constant([]),
+  stores: fc.constant([]),
+  phrase: fc.constant(''),
   sort: fc.record({ by: fc.constantFrom('price', 'units', 'rating'), descending: fc.boolean() }),
 })
 

@@ -6,6 +6,17 @@ import { measures } from './measures'
 export const facets = ['markets', 'categories', 'stages', 'kinds'] as const
 export type FacetName = (typeof facets)[number]
 
+/** Figures that are only summed over many items, never shown for one. */
+const sums: readonly { name: string; of: (item: Item) => number | null }[] = [
+  { name: 'listingsKnown', of: (i) => i.unitsKnown },
+  { name: 'listingsSold', of: (i) => (i.sellThrough ? Math.round(i.sellThrough.ratio * i.unitsKnown) : null) },
+  { name: 'unitsCounted', of: (i) => (i.unitsGrade === 'counted' ? i.units : 0) },
+  { name: 'unitsReported', of: (i) => (i.unitsGrade === 'reported' ? i.units : 0) },
+  { name: 'units28', of: (i) => i.life?.units28 ?? null },
+  { name: 'units28Before', of: (i) => i.life?.units28Before ?? null },
+]
+const columnsOfItem = [...measures, ...sums]
+
 const facetOf: Record<FacetName, (item: Item) => string | null> = {
   markets: (i) => i.markets.join('|'),
   categories: (i) => i.category,
@@ -30,7 +41,7 @@ export function branches(path: string | null): string[] {
 export async function makeFigures(maker: ItemMaker, options: WorkOptions = {}): Promise<Table> {
   const rows = maker.count
   const columns: Record<string, Column> = {}
-  for (const m of measures) columns[m.name] = { type: 'number', values: new Float64Array(rows).fill(NaN) }
+  for (const m of columnsOfItem) columns[m.name] = { type: 'number', values: new Float64Array(rows).fill(NaN) }
   const texts = facets.map((name) => ({
     name,
     codes: new Int32Array(rows).fill(-1),
@@ -70,7 +81,7 @@ export async function renewFiguresInPlace(
 }
 
 function writeMeasures(columns: Record<string, Column>, item: Item, row: number): void {
-  for (const m of measures) {
+  for (const m of columnsOfItem) {
     const column = columns[m.name]
     if (column?.type === 'number') column.values[row] = m.of(item) ?? NaN
   }

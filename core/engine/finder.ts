@@ -1,8 +1,10 @@
 import type { Catalog } from '../catalog'
 import { numbers, textColumn, type Table, type TextColumn } from '../tables'
+import { listingsAnswering } from './answering'
 import { facets, facetValues, type FacetName } from './figures'
 import { inOrder } from './in-order'
 import { binOf, bins, measure, strips } from './measures'
+import { listingsOfStores } from './listings-of-stores'
 import type { Answer, FacetCount, Query, Span } from './query'
 import { extraBit, Screen } from './screen'
 import { sortedPlaces, type Sorted } from './sorted-places'
@@ -104,7 +106,9 @@ export class Finder {
         tests.some(({ values, span }) => !((values[i] as number) >= span[0] && (values[i] as number) <= span[1])),
       )
     }
-    if (changed(query.words, before?.words)) this.#narrowWords(query.words)
+    if (changed(query.words, before?.words)) this.#require(extraBit.words, this.itemsWith(query.words))
+    if (changed(query.stores, before?.stores)) this.#require(extraBit.stores, this.#itemsOfStores(query.stores))
+    if (changed(query.phrase, before?.phrase)) this.#require(extraBit.phrase, this.#itemsAnswering(query.phrase))
     facets.forEach((f, at) => {
       if (changed(query[f], before?.[f])) this.#screen.setAllowed(at, this.#allowed(f, query[f]))
     })
@@ -118,23 +122,49 @@ export class Finder {
     this.#walk = null
   }
 
-  /** Every word must stand somewhere in one of the item's listings, in any of their texts. */
-  #narrowWords(text: string): void {
+  /** 1 for each item where every word stands somewhere in its listings, in any of their texts; null where no word is asked for. */
+  itemsWith(text: string): Uint8Array | null {
     const words = fold(text)
       .split(/\s+/)
       .filter((w) => w !== '')
-    if (words.length === 0) return this.#screen.setFails(extraBit.words, () => false)
-    const { listings, itemOf } = this.#catalog()
-    const search = (this.#search ??= new TextSearch(listings, ['title', 'store', 'tags', 'category']))
+    if (words.length === 0) return null
+    const { itemOf } = this.#catalog()
     const met = new Uint8Array(this.rows)
     words.forEach((word, nth) => {
-      const hits = search.rowsWith(word)
+      const hits = this.search.rowsWith(word)
       for (let l = 0; l < hits.length; l++) {
         const item = itemOf[l] as number
         if (hits[l] === 1 && met[item] === nth) met[item] = nth + 1
       }
     })
-    this.#screen.setFails(extraBit.words, (i) => met[i] !== words.length)
+    return met.map((n) => (n === words.length ? 1 : 0))
+  }
+
+  #require(bit: number, met: Uint8Array | null): void {
+    this.#screen.setFails(bit, (i) => met !== null && met[i] === 0)
+  }
+
+  #itemsOfStores(stores: readonly string[]): Uint8Array | null {
+    if (stores.length === 0) return null
+    const { listings, itemOf } = this.#catalog()
+    return this.#itemsOf(listingsOfStores(listings, stores), itemOf)
+  }
+
+  #itemsAnswering(phrase: string): Uint8Array | null {
+    if (phrase.trim() === '') return null
+    const { itemOf } = this.#catalog()
+    return this.#itemsOf(listingsAnswering(this.#catalog(), this.search, phrase), itemOf)
+  }
+
+  #itemsOf(rows: Iterable<number>, itemOf: Int32Array): Uint8Array {
+    const met = new Uint8Array(this.rows)
+    for (const row of rows) met[itemOf[row] as number] = 1
+    return met
+  }
+
+  /** The search in the texts of all listings. */
+  get search(): TextSearch {
+    return (this.#search ??= new TextSearch(this.#catalog().listings, ['title', 'store', 'tags', 'category']))
   }
 
   #allowed(facet: FacetName, wanted: readonly string[]): Uint8Array | null {

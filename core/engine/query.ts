@@ -11,6 +11,10 @@ export interface Query {
   categories: string[]
   stages: string[]
   kinds: string[]
+  /** stores as 'Market/Store': items that any of them lists */
+  stores: string[]
+  /** a phrase that buyers search for: items with a title that has all its words, in whatever form; '' is none */
+  phrase: string
   sort: { by: string; descending: boolean }
 }
 
@@ -21,6 +25,8 @@ export const emptyQuery: Query = {
   categories: [],
   stages: [],
   kinds: [],
+  stores: [],
+  phrase: '',
   sort: { by: 'worth', descending: true },
 }
 

@@ -18,20 +18,23 @@ export function fold(text: string): string {
 
 /** Searches text columns of listings for parts of words. The folded texts are made on the first search. */
 export class TextSearch {
+  readonly #names: readonly string[]
   readonly #columns: TextColumn[]
   readonly #chunks: (Chunk[] | null)[]
   readonly #rows: number
 
   constructor(table: Table, names: readonly string[]) {
     this.#rows = table.rows
+    this.#names = names
     this.#columns = names.map((name) => textColumn(table, name))
     this.#chunks = names.map(() => null)
   }
 
-  /** 1 for each row where any of the columns contains the text, which must be folded. */
-  rowsWith(text: string): Uint8Array {
+  /** 1 for each row where any of the columns, or one of them alone, contains the text, which must be folded. */
+  rowsWith(text: string, only: string | null = null): Uint8Array {
     const hits = new Uint8Array(this.#rows)
     this.#columns.forEach((column, c) => {
+      if (only !== null && this.#names[c] !== only) return
       const words = this.#wordsWith(c, text)
       for (let i = 0; i < hits.length; i++) {
         const code = column.codes[i] as number

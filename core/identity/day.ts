@@ -28,3 +28,9 @@ export function dayOfMs(ms: number): number {
 export function weekday(day: number): number {
   return (((day + 3) % 7) + 7) % 7
 }
+
+/** The month a day lies in, as months since the year 0: its remainder by 12 is the month of the year from January = 0. */
+export function monthOf(day: number): number {
+  const [year = 0, month = 1] = isoDay(day).split('-').map(Number)
+  return year * 12 + month - 1
+}

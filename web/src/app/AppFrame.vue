@@ -13,6 +13,7 @@ import { useRules } from '@/shared/stores/rules'
 import { useScans } from '@/shared/stores/scans'
 import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
+import { useTrail } from '@/shared/stores/trail'
 import { useTurn } from '@/shared/stores/turn'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
@@ -23,6 +24,7 @@ import SheafStrip from './SheafStrip.vue'
 import { stages } from './stages'
 import FollowBar from './FollowBar.vue'
 import TheRow from './TheRow.vue'
+import TheTrail from './TheTrail.vue'
 
 const workspace = useWorkspace()
 const turn = useTurn()
@@ -36,7 +38,7 @@ const palette = ref(false)
 const help = ref(false)
 const fatal = ref<string | null>(null)
 
-const stores = [settings, useRules(), sheaf, useQuery(), useDrafts(), useLooks()]
+const stores = [settings, useRules(), sheaf, useQuery(), useDrafts(), useLooks(), useTrail()]
 onMounted(async () => {
   try {
     await turn.begin()
@@ -84,7 +86,7 @@ useKeys('Everywhere', [
   <div class="frame" :class="{ folded: settings.value.sideFolded, sided: Boolean(route.matched[0]?.components?.side) }">
     <a class="skip" href="#stage">Skip to the stage</a>
     <TheRow @palette="palette = true" @help="help = true" />
-    <aside class="side scroll" aria-label="Cuts and facets">
+    <aside class="side scroll" aria-label="Trail and limits">
       <button
         class="bare fold"
         :aria-expanded="!settings.value.sideFolded"
@@ -94,7 +96,10 @@ useKeys('Everywhere', [
       >
         {{ settings.value.sideFolded ? '»' : '«' }}
       </button>
-      <RouterView v-show="!settings.value.sideFolded" name="side" />
+      <div v-show="!settings.value.sideFolded">
+        <TheTrail />
+        <RouterView name="side" />
+      </div>
     </aside>
     <main id="stage" tabindex="-1">
       <div v-if="fatal" class="fatal" role="alert">

@@ -22,6 +22,7 @@ const route = useRoute()
 const remaining = computed<Record<StageEntry['name'], { n: number; unit: string }>>(() => ({
   today: { n: sheaf.held.length + drafts.all.length, unit: 'waiting' },
   gather: { n: workspace.summary.listings, unit: 'listings' },
+  demand: { n: workspace.summary.branches, unit: 'branches' },
   finds: { n: query.answer?.matching ?? workspace.summary.items, unit: 'items' },
   margin: { n: sheaf.kept.length + sheaf.held.length, unit: 'to cost' },
   sheaves: { n: sheaf.kept.length, unit: 'kept' },

@@ -1,5 +1,8 @@
 import { createRouter, createWebHistory, type Router } from 'vue-router'
 
+/** A left pane with the Trail and nothing else. */
+const NoSide = { render: () => null }
+
 /** Every stage is loaded when it is first opened; its left pane comes with it. */
 export function createAppRouter(history = createWebHistory()): Router {
   return createRouter({
@@ -8,6 +11,16 @@ export function createAppRouter(history = createWebHistory()): Router {
       { path: '/', redirect: '/today' },
       { path: '/today', name: 'today', component: () => import('@/stages/today/TodayPage.vue') },
       { path: '/gather', name: 'gather', component: () => import('@/stages/gather/GatherPage.vue') },
+      {
+        path: '/demand',
+        name: 'demand',
+        components: { default: () => import('@/stages/demand/DemandPage.vue'), side: NoSide },
+      },
+      {
+        path: '/finds/item/:key(.*)*',
+        name: 'look',
+        components: { default: () => import('@/stages/finds/LookPage.vue'), side: NoSide },
+      },
       {
         path: '/finds',
         name: 'finds',

@@ -39,6 +39,11 @@ export function money(e4: number | null | undefined, currency: string): string {
   return e4 == null ? '–' : `${currencySign(currency)} ${amount(e4, currency)}`
 }
 
+/** A large amount in whole units of its currency. */
+export function wholeMoney(e4: number, currency: string): string {
+  return `${currencySign(currency)} ${count(e4 / E4)}`
+}
+
 export function percent(ratio: number | null | undefined, digits = 0): string {
   return ratio == null || Number.isNaN(ratio)
     ? '–'

@@ -12,6 +12,7 @@ export const documentNames = [
   'mappings',
   'prices',
   'looks',
+  'trail',
 ] as const
 export type DocumentName = (typeof documentNames)[number]
 

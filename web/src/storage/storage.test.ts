@@ -157,7 +157,11 @@ test('a snapshot is taken up only where it was worked out from the very same', a
   const rules = plainRules('EUR')
   const figures = await makeFigures(new ItemMaker(catalog, rules, noCorrections))
   const print = snapshotPrint([entry('a')], rules, noCorrections)
-  const first = { summary: { items: 1, listings: 1, offers: 0, markets: [], noRate: [] }, rows: [], places: [] }
+  const first = {
+    summary: { items: 1, listings: 1, offers: 0, branches: 0, markets: [], noRate: [] },
+    rows: [],
+    places: [],
+  }
   await writeSnapshot(db, print, { catalog, figures }, first)
   const read = await readSnapshot(db, print)
   expect(read && plainTable(read.figures)).toEqual(plainTable(figures))

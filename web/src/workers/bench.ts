@@ -108,6 +108,7 @@ export function summaryOf(maker: ItemMaker): FirstScreen['summary'] {
     items: maker.count,
     listings: listings.rows,
     offers: offers.length,
+    branches: textColumn(listings, 'category').words.length,
     markets: Object.keys(windowEnds).sort(),
     noRate: withoutRate(maker),
   }

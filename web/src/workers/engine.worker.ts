@@ -17,6 +17,7 @@ import { readSnapshot, snapshotPrint, writeSnapshot, type OpenedSnapshot } from 
 import { Bench, summaryOf } from './bench'
 import { serve, type CallContext } from './channel'
 import { changedItems } from './changed-items'
+import { demandMethods } from './demand-methods'
 
 let captures = new Map<string, Capture[]>()
 let bench: Bench | null = null
@@ -61,9 +62,14 @@ async function keep(print: string): Promise<void> {
   await writeSnapshot(db, print, { catalog, figures: now.figures }, now.firstScreen()).finally(() => db.close())
 }
 
+const demand = demandMethods(loaded)
+
 const methods = {
+  ...demand.methods,
+
   /** Reads what is new at rest, forgets what was removed, and works everything out, or takes up what was worked out last. */
   async load({ progress, signal }: CallContext, rules: SellerRules, corrections: Corrections) {
+    demand.forget()
     const db = await openDatabase()
     const entries = await listImports(db)
     const print = snapshotPrint(entries, rules, corrections)

@@ -86,7 +86,9 @@ export const useQuery = defineStore('query', () => {
     const open = span === null || (span[0] === null && span[1] === null)
     change({ limits: open ? rest : { ...rest, [measure]: span } })
   }
-  const use = (cut: Cut) => void (query.value = plain(cut.query))
+  /** Other limits altogether; what they do not speak of is open. */
+  const replace = (some: Partial<Query>) => void (query.value = plain({ ...emptyQuery, ...some }))
+  const use = (cut: Cut) => replace(cut.query)
   const clear = () => void (query.value = { ...plain(emptyQuery), sort: query.value.sort })
   const cuts = computed(() => [...shippedCuts, ...own.value.value])
   const keepCut = (name: string) =>
@@ -96,8 +98,8 @@ export const useQuery = defineStore('query', () => {
     const cut = readCut(json)
     return own.set([...own.value.value.filter((c) => c.name !== cut.name), cut])
   }
-  const asText = computed(() => JSON.stringify(query.value))
-  const isUsed = (cut: Cut) => JSON.stringify(cut.query) === asText.value
+  const asText = computed(() => JSON.stringify({ ...emptyQuery, ...query.value }))
+  const isUsed = (cut: Cut) => JSON.stringify({ ...emptyQuery, ...cut.query }) === asText.value
   watch(
     () => workspace.version,
     () => known.clear(),
@@ -118,6 +120,7 @@ export const useQuery = defineStore('query', () => {
     settled,
     ensure,
     change,
+    replace,
     setLimit,
     use,
     clear,

@@ -11,12 +11,14 @@ export interface Summary {
   items: number
   listings: number
   offers: number
+  /** categories that the items lie in */
+  branches: number
   markets: string[]
   /** currencies of listings for which there is no rate */
   noRate: string[]
 }
 
-const nothing: Summary = { items: 0, listings: 0, offers: 0, markets: [], noRate: [] }
+const nothing: Summary = { items: 0, listings: 0, offers: 0, branches: 0, markets: [], noRate: [] }
 
 /** What has been gathered, and whether the engine is up to date with it. */
 export const useWorkspace = defineStore('workspace', () => {

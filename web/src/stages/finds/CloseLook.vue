@@ -7,7 +7,9 @@ import SalesChart from '@/shared/charts/SalesChart.vue'
 import { plural } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useSheaf } from '@/shared/stores/sheaf'
+import { useTrail } from '@/shared/stores/trail'
 import { useWorkspace } from '@/shared/stores/workspace'
+import { useFollow } from '@/shared/use-follow'
 import { useLatest } from '@/shared/use-latest'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
@@ -26,6 +28,8 @@ const workspace = useWorkspace()
 const rules = useRules()
 const sheaf = useSheaf()
 const decide = useDecide()
+const follow = useFollow()
+const trail = useTrail()
 const days = ref(90)
 const reasonBox = useTemplateRef('reasonBox')
 const reason = ref('')
@@ -44,6 +48,17 @@ async function give() {
 async function setPack(pack: number | null) {
   await rules.setPack(itemKey, pack)
   await workspace.reprice()
+}
+/** From the item to a seller of it: both are stops of the Trail. */
+async function toStore(market: string, store: string) {
+  if (!item.value) return
+  await trail.step({
+    kind: 'item',
+    key: itemKey,
+    label: item.value.title,
+    to: `/finds/item/${encodeURIComponent(itemKey)}`,
+  })
+  await follow.store(market, store)
 }
 defineExpose({ focusReason })
 </script>
@@ -96,7 +111,7 @@ defineExpose({ focusReason })
       </article>
       <article>
         <h3>Who sells it, at what delivered price?</h3>
-        <SellerList :item="item" :home="rules.home" />
+        <SellerList :item="item" :home="rules.home" @store="toStore" />
       </article>
       <ItemWords :item="item" />
       <article>

@@ -23,6 +23,8 @@ const chips = computed(() => {
   const others = Object.entries(q.limits).filter(([m]) => !strips.some((s) => s.name === m))
   return [
     ...(q.words ? [{ label: `“${q.words}”`, lift: () => query.change({ words: '' }) }] : []),
+    ...(q.phrase ? [{ label: `sells under “${q.phrase}”`, lift: () => query.change({ phrase: '' }) }] : []),
+    ...q.stores.map((s) => ({ label: `store ${s.slice(s.indexOf('/') + 1)}`, lift: () => query.change({ stores: q.stores.filter((v) => v !== s) }) })),
     ...list('markets'), ...list('categories'), ...list('stages'), ...list('kinds'),
     ...others.map(([m, s]) => ({ label: `${measure(m).label} ${spanWords(measure(m), s)}`, lift: () => query.setLimit(m, null) })),
   ] // prettier-ignore

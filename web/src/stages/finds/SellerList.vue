@@ -5,6 +5,7 @@ import { amount, count, currencySign, decimal } from '@/shared/format'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 
 const { item, home } = defineProps<{ item: Item; home: string }>()
+defineEmits<{ store: [market: string, store: string] }>()
 const all = ref(false)
 const sorted = computed(() =>
   [...item.listings].sort((a, b) => (a.deliveredE4 ?? Infinity) - (b.deliveredE4 ?? Infinity)),
@@ -25,7 +26,15 @@ const shown = computed(() => (all.value ? sorted.value : sorted.value.slice(0, 6
     <tbody>
       <tr v-for="l in shown" :key="l.key" :title="l.title">
         <td>
-          {{ l.store ?? 'store not known' }}<br /><span class="quiet small">{{ l.market }}</span>
+          <button
+            v-if="l.store !== null"
+            class="bare link"
+            :title="`All that ${l.store} sells`"
+            @click="$emit('store', l.market, l.store)"
+          >
+            {{ l.store }}</button><template v-else>store not known</template><br /><span class="quiet small">{{
+            l.market
+          }}</span>
         </td>
         <td class="num">
           {{ amount(l.deliveredE4, home)
@@ -49,6 +58,10 @@ const shown = computed(() => (all.value ? sorted.value : sorted.value.slice(0, 6
 .list td:first-child,
 .list th:first-child {
   padding-left: 0;
+}
+.link {
+  color: var(--slate);
+  text-decoration: underline;
 }
 .more {
   color: var(--slate);

@@ -1,0 +1,4 @@
+export * from './around'
+export * from './merge-terms'
+export * from './phrase'
+export * from './term'

@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { NAutoComplete } from 'naive-ui'
+import { computed, ref } from 'vue'
+import { balanceWords } from '@/shared/demand-answers'
+import { count, plural, signedPercent } from '@/shared/format'
+import type { TermsAnswer } from '@/workers/demand-methods'
+import TermField from './TermField.vue'
+
+/** What people search for: the field, a way to a term by name, and the terms that rise. */
+const { answer } = defineProps<{
+  answer: TermsAnswer
+  market: string | null
+  chosen: string | null
+  other: string | null
+}>()
+const emit = defineEmits<{ choose: [key: string]; market: [name: string | null] }>()
+const typed = ref('')
+const view = ref<'field' | 'rising'>('field')
+const options = computed(() => {
+  const text = typed.value.trim().toLowerCase()
+  if (text === '') return []
+  return answer.terms
+    .filter((t) => t.phrase.toLowerCase().includes(text))
+    .slice(0, 12)
+    .map((t) => ({ label: `${t.phrase} · ${t.market}`, value: t.key }))
+})
+function choose(key: string) {
+  emit('choose', key)
+  typed.value = ''
+}
+const left = computed(() => answer.terms.filter((t) => !(t.searches > 0 && (t.competing ?? 0) > 0)).length)
+</script>
+
+<template>
+  <div class="pane">
+    <header class="row-gap">
+      <h2>Search terms</h2>
+      <span class="tabs" role="group" aria-label="Shown as">
+        <button class="bare" :class="{ on: view === 'field' }" :aria-pressed="view === 'field'" @click="view = 'field'">
+          Field
+        </button>
+        <button
+          class="bare"
+          :class="{ on: view === 'rising' }"
+          :aria-pressed="view === 'rising'"
+          @click="view = 'rising'"
+        >
+          Rising ({{ answer.rising.length }})
+        </button>
+      </span>
+      <NAutoComplete
+        v-model:value="typed"
+        size="small"
+        class="by-name"
+        placeholder="A term by name"
+        :options="options"
+        :input-props="{ 'aria-label': 'A term by name' }"
+        clear-after-select
+        @select="choose"
+      />
+      <select
+        v-if="answer.markets.length > 1"
+        class="market"
+        aria-label="Market of the terms"
+        :value="market ?? ''"
+        @change="emit('market', ($event.target as HTMLSelectElement).value || null)"
+      >
+        <option value="">All markets</option>
+        <option v-for="m in answer.markets" :key="m">{{ m }}</option>
+      </select>
+    </header>
+    <TermField
+      v-if="view === 'field'"
+      class="fill"
+      :terms="answer.terms"
+      :chosen="chosen"
+      :other="other"
+      @choose="choose"
+    />
+    <div v-else class="fill scroll">
+      <table v-if="answer.rising.length" class="plain" aria-label="Rising terms">
+        <thead>
+          <tr>
+            <th>Term</th>
+            <th class="num">Change</th>
+            <th class="num">95 %, from</th>
+            <th class="num">Searches a month</th>
+            <th class="num">Balance</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="t in answer.rising" :key="t.key">
+            <td>
+              <button class="bare link" @click="choose(t.key)">{{ t.phrase }}</button>
+              <span class="quiet small"> {{ t.market }}</span>
+            </td>
+            <td class="num">{{ signedPercent(t.change?.ratio) }}</td>
+            <td class="num">{{ signedPercent(t.change?.low) }}</td>
+            <td class="num">{{ count(t.searches) }}</td>
+            <td class="num">{{ balanceWords(t.balance) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-else class="quiet">No term rises beyond chance.</p>
+    </div>
+    <p class="small quiet">
+      {{ plural(answer.terms.length, 'term')
+      }}<template v-if="answer.of > answer.terms.length"> of {{ count(answer.of) }}</template
+      >, reported ◐; searches a month over a year<template v-if="left"
+        >; {{ left }} without listings are not placed</template
+      >. Shaded: the best quarter by balance.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.pane {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  gap: 4px;
+}
+header {
+  flex: none;
+  white-space: nowrap;
+}
+.by-name {
+  flex: 1;
+  min-width: 90px;
+}
+.fill {
+  flex: 1;
+  min-height: 0;
+}
+.tabs button {
+  font-size: 12.5px;
+  padding: 1px 7px;
+  border-radius: 4px;
+  color: var(--quiet);
+}
+.tabs button.on {
+  background: var(--slate-soft);
+  color: var(--slate);
+  font-weight: 600;
+}
+.market {
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--panel);
+  padding: 3px 4px;
+}
+.link {
+  color: var(--slate);
+  text-decoration: underline;
+}
+table.plain td {
+  padding: 3px 6px;
+}
+</style>

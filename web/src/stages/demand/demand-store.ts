@@ -1,0 +1,46 @@
+import { defineStore } from 'pinia'
+import { computed, ref, watch } from 'vue'
+import { useServices } from '@/app/services'
+import { useWorkspace } from '@/shared/stores/workspace'
+import { useLatest } from '@/shared/use-latest'
+
+/** What is looked at in Demand: a branch of the tree, and one term or two. */
+export const useDemand = defineStore('demand', () => {
+  const services = useServices()
+  const workspace = useWorkspace()
+  const words = ref('')
+  const branch = ref('')
+  const market = ref<string | null>(null)
+  const term = ref<string | null>(null)
+  const other = ref<string | null>(null)
+  const version = () => workspace.version
+
+  const tree = useLatest([words, version], async () =>
+    workspace.version === 0 ? null : services.engine.call('tree', [words.value]),
+  )
+  const field = useLatest([market, version], async () =>
+    workspace.version === 0 ? null : services.engine.call('terms', [market.value]),
+  )
+  const look = useLatest([term, version], async () =>
+    term.value === null || workspace.version === 0 ? null : services.engine.call('term', [term.value]),
+  )
+  const against = useLatest([other, version], async () =>
+    other.value === null || workspace.version === 0 ? null : services.engine.call('term', [other.value]),
+  )
+  const wordings = useLatest([look, against], async () =>
+    look.value && against.value
+      ? services.engine.call('wordings', [look.value.term.phrase, against.value.term.phrase])
+      : null,
+  )
+  const here = computed(() => tree.value?.branches.find((b) => b.path === branch.value) ?? null)
+  const below = computed(() =>
+    (tree.value?.branches ?? [])
+      .filter((b) => b.parent === branch.value)
+      .sort((a, b) => (b.sellThrough?.low ?? -1) - (a.sellThrough?.low ?? -1)),
+  )
+  // A word may leave a branch empty: then from the top again.
+  watch(tree, (now) => {
+    if (now && !now.branches.some((b) => b.path === branch.value)) branch.value = ''
+  })
+  return { words, branch, market, term, other, tree, field, look, against, wordings, here, below }
+})

@@ -1,0 +1,103 @@
+import type { Item } from '@sickle/core/catalog'
+import { sumListings, type ListingSums } from '@sickle/core/catalog'
+import {
+  bestBranch,
+  categoryTree,
+  compareWordings,
+  findRow,
+  listingsAnswering,
+  type Branch,
+  type FindRow,
+  type Wordings,
+} from '@sickle/core/engine'
+import { longerPhrases, mergeTerms, risingTerms, type Term } from '@sickle/core/terms'
+import { openDatabase } from '../storage/database'
+import { listImports, loadCaptures } from '../storage/imports'
+import type { Bench } from './bench'
+import type { CallContext } from './channel'
+
+/** terms on the field, most searched first: more would be one blot */
+const mostTerms = 1500
+const mostItems = 6
+
+export interface TermLook {
+  term: Term
+  longer: Term[]
+  /** what the listings that answer to it sell */
+  sums: ListingSums
+  /** items that sell most under it */
+  items: FindRow[]
+  /** of how many */
+  of: number
+}
+
+export interface TermsAnswer {
+  terms: Term[]
+  /** all there are, beyond those that are shown too */
+  of: number
+  markets: string[]
+  rising: Term[]
+}
+
+/** What Demand asks: the category tree, and terms, which are read from rest when they are first asked for. */
+export function demandMethods(bench: () => Bench) {
+  let terms: Promise<Term[]> | null = null
+  const allTerms = () => (terms ??= readTerms())
+  return {
+    methods: {
+      /** The category tree, of all items or those where every word is found. */
+      async tree(_: CallContext, words: string): Promise<{ branches: Branch[]; best: Branch | null }> {
+        const { finder, figures, maker } = bench()
+        if (words.trim() !== '') await maker
+        const met = finder.itemsWith(words)
+        const branches = categoryTree(figures, (i) => met === null || met[i] === 1)
+        return { branches, best: bestBranch(branches) }
+      },
+
+      async terms(_: CallContext, market: string | null): Promise<TermsAnswer> {
+        const all = await allTerms()
+        const some = market === null ? all : all.filter((t) => t.market === market)
+        return {
+          terms: some.slice(0, mostTerms),
+          of: some.length,
+          markets: [...new Set(all.map((t) => t.market))].sort(),
+          rising: risingTerms(some).slice(0, 30),
+        }
+      },
+
+      async term(_: CallContext, key: string): Promise<TermLook | null> {
+        const all = await allTerms()
+        const term = all.find((t) => t.key === key)
+        if (!term) return null
+        const maker = await bench().maker
+        const rows = listingsAnswering(maker.catalog, bench().finder.search, term.phrase)
+        const items = [...new Set([...rows].map((row) => maker.catalog.itemOf[row] as number))]
+        const sold = items.map((at) => maker.at(at, false)).sort((a, b) => (b.units ?? -1) - (a.units ?? -1))
+        return {
+          term,
+          longer: longerPhrases(term, all).slice(0, 40),
+          sums: sumListings(maker.catalog, rows, maker.rules),
+          items: sold.slice(0, mostItems).map((item: Item) => findRow(item)),
+          of: items.length,
+        }
+      },
+
+      async wordings(_: CallContext, first: string, second: string): Promise<Wordings> {
+        const maker = await bench().maker
+        return compareWordings(maker.catalog, bench().finder.search, maker.rules, [first, second])
+      },
+    },
+    /** What was read is out of date. */
+    forget: () => void (terms = null),
+  }
+}
+
+async function readTerms(): Promise<Term[]> {
+  const db = await openDatabase()
+  try {
+    const entries = (await listImports(db)).filter((e) => e.kind === 'terms')
+    return mergeTerms((await Promise.all(entries.map((e) => loadCaptures(db, e)))).flat())
+  } finally {
+    db.close()
+  }
+}
