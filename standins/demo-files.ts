@@ -1,5 +1,6 @@
 import { isoDay } from '@sickle/core/identity'
 import { termRows } from './demo-terms'
+import { choicesOf, featuredShares, feedbackOf } from './observables'
 import { pictureName } from './pictures'
 import { makeWorld, type StandinListing, type World } from './world'
 
@@ -65,6 +66,10 @@ export function demoFiles(world: World = makeWorld()): DemoFile[] {
     ...['Marrowgate', 'Fernhand'].map((market) =>
       text(`${market.toLowerCase()}-searches.csv`, `${market}, searches`, searches(world, market), { market }),
     ),
+    text('marrowgate-sellers.csv', 'Marrowgate, sellers by item', competing(on('Marrowgate'), world), {
+      market: 'Marrowgate',
+      currency: 'EUR',
+    }),
     quaymaster(world),
   ]
 }
@@ -152,6 +157,9 @@ function gavelhop(list: StandinListing[], world: World): string {
     'Category',
     'Barcode',
     'Format',
+    'Duration, days',
+    'Ended, hour',
+    'Promotion',
     'Picture',
   ]
   const comma = (n: number | null) => (n === null ? '' : n.toFixed(2).replace('.', ','))
@@ -170,6 +178,9 @@ function gavelhop(list: StandinListing[], world: World): string {
     path(l, '/'),
     sometimes(l, 3) ? l.goods.gtin : null,
     Number(l.id) % 4 === 0 ? 'auction' : 'fixed price',
+    choicesOf(l).durationDays,
+    choicesOf(l).endHour,
+    choicesOf(l).promotion,
     image(l),
   ])
   return delimited(
@@ -182,6 +193,34 @@ function gavelhop(list: StandinListing[], world: World): string {
     ],
     ';',
   )
+}
+
+/** Who else offers each item, under the number of its first listing. */
+function competing(list: StandinListing[], world: World): string {
+  const head = [
+    'Item ID',
+    'EAN',
+    'Seller',
+    'Offer price (EUR)',
+    'Shipping',
+    'Featured share',
+    'Feedback 30 days',
+    'Feedback 90 days',
+    'Feedback 365 days',
+    'Seller rating',
+    'Seen on',
+  ]
+  const items = new Map<number, StandinListing[]>()
+  for (const l of list) items.set(l.goods.id, [...(items.get(l.goods.id) ?? []), l])
+  const rows = [...items.values()].flatMap((group) => {
+    const shares = featuredShares(group)
+    return group.map((l, i): Row => {
+      const { days30, days90, days365 } = feedbackOf(l)
+      const share = `${((shares[i] as number) * 100).toFixed(0)}%`
+      return [group[0]?.id ?? l.id, l.goods.gtin, l.store.name, l.price.toFixed(2), l.delivery.toFixed(2), share, days30, days90, days365, l.rating, lastDay(world)]
+    })
+  }) // prettier-ignore
+  return delimited([head, ...rows], ',')
 }
 
 function searches(world: World, market: string): string {

@@ -71,12 +71,15 @@ test('it behaves like a trade: a fifth of listings makes 70–80 % of sales (com
   expect(world.goods.every((g) => g.gtin === null || (isValidGtin(g.gtin) && g.gtin.startsWith('2')))).toBe(true)
 })
 
+const kindOf = (name: string) => {
+  if (name.includes('listings')) return 'listings'
+  if (name.includes('searches')) return 'terms'
+  return name.includes('sellers') ? 'competing' : 'sales'
+}
+
 test('every file is read as what it is, with no question but those only a seller can answer', () => {
   for (const [name, m] of Object.entries(mappings)) {
-    expect([name, m.kind]).toEqual([
-      name,
-      name.includes('listings') ? 'listings' : name.includes('searches') ? 'terms' : 'sales',
-    ])
+    expect([name, m.kind]).toEqual([name, kindOf(name)])
     expect(m.questions).toEqual(['market'])
     expect(m.rejected).toBe(name === 'gavelhop-listings.csv' ? 1 : 0)
   }

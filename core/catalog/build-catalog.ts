@@ -3,6 +3,7 @@ import type { Capture } from '../intake'
 import { stopIfCancelled } from '../problem'
 import { mergeOffers, type Offer } from '../supply'
 import type { Table } from '../tables'
+import { categorySeasons, mergeTerms } from '../terms'
 import { LifeTable } from './life-table'
 import { ListingReader } from './listing'
 import { mergeListings } from './merge-listings'
@@ -50,10 +51,15 @@ export async function buildCatalog(captures: readonly Capture[], options: WorkOp
   )
   const { starts, members } = membersOf(itemOf)
   const life = new LifeTable()
+  const seasons = categorySeasons(mergeTerms(captures))
   for (let item = 0; item + 1 < starts.length; item++) {
     if (item % 500 === 0) await step(0.7 + (0.3 * item) / starts.length)
-    const series = [...members.subarray(starts[item], starts[item + 1])].flatMap((l) => seriesAt(sales, l) ?? [])
-    life.add(series)
+    const places = [...members.subarray(starts[item], starts[item + 1])]
+    const category = places.map((l) => reader.category(l)).find((c) => c !== null) ?? null
+    life.add(
+      places.flatMap((l) => seriesAt(sales, l) ?? []),
+      category === null ? null : (seasons.get(category) ?? null),
+    )
   }
   return {
     listings,

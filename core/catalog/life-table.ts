@@ -1,4 +1,4 @@
-import { addSeries, stageOfLife, type Stage, type StageOfLife, type UnitSeries } from '../demand'
+import { addSeries, stageOfLife, type SeasonIndex, type Stage, type StageOfLife, type UnitSeries } from '../demand'
 import { numberAt, numbers, TableBuilder, textAt, textColumn, type Table } from '../tables'
 
 const figures = [
@@ -7,6 +7,7 @@ const figures = [
   'growth',
   'growthLow',
   'growthHigh',
+  'growthSeasonless',
   'units28',
   'units28Before',
   'seasonStrength',
@@ -21,10 +22,10 @@ export class LifeTable {
     ...figures.map((name) => ({ name, type: 'number' as const })),
   ])
 
-  /** @param list the series of an item's listings */
-  add(list: readonly UnitSeries[]): void {
+  /** @param list the series of an item's listings @param season of its category, where one is known */
+  add(list: readonly UnitSeries[], season: SeasonIndex | null): void {
     const series = addSeries(list)
-    this.#builder.add(series ? { ...stageOfLife(series) } : {})
+    this.#builder.add(series ? { ...stageOfLife(series, { season }) } : {})
   }
 
   finish(): Table {
@@ -45,6 +46,7 @@ export function lifeAt(table: Table, item: number): StageOfLife | null {
     growth: n('growth'),
     growthLow: n('growthLow'),
     growthHigh: n('growthHigh'),
+    growthSeasonless: n('growthSeasonless'),
     units28: n('units28'),
     units28Before: n('units28Before'),
     seasonStrength: n('seasonStrength'),

@@ -20,6 +20,10 @@ export interface Listing {
   category: string | null
   gtin: string | null
   kind: string | null
+  format: string | null
+  promotion: string | null
+  durationDays: number | null
+  endHour: number | null
   stock: number | null
   tags: string | null
   picture: string | null
@@ -28,11 +32,20 @@ export interface Listing {
 }
 
 /** Text fields with few different words: words of several imports become one dictionary. */
-export const sharedTexts = ['market', 'store', 'category', 'gtin', 'kind'] as const
+export const sharedTexts = ['market', 'store', 'category', 'gtin', 'kind', 'format', 'promotion'] as const
 /** Text fields where nearly every listing has words of its own. */
 export const ownTexts = ['id', 'title', 'tags', 'picture'] as const
 /** Figures that a newer import replaces where it knows them. Money in E4 of the listing's currency. */
-export const figures = ['delivery', 'unitsTotal', 'rating', 'reviews', 'listedOn', 'stock'] as const
+export const figures = [
+  'delivery',
+  'unitsTotal',
+  'rating',
+  'reviews',
+  'listedOn',
+  'stock',
+  'durationDays',
+  'endHour',
+] as const
 
 type TextName = (typeof sharedTexts)[number] | (typeof ownTexts)[number] | 'currency'
 
@@ -67,6 +80,10 @@ export class ListingReader {
     return textAt(this.#texts.gtin, row)
   }
 
+  category(row: number): string | null {
+    return textAt(this.#texts.category, row)
+  }
+
   market(row: number): string {
     return textAt(this.#texts.market, row) ?? '?'
   }
@@ -82,7 +99,8 @@ export class ListingReader {
       key: this.key(row), market: this.market(row), id: t('id') ?? '?', title: t('title'), store: t('store'), price: n('price'),
       currency: t('currency'), delivery: n('delivery'), units: n('units'), unitsDay: n('unitsDay'), windowDays: n('windowDays'),
       unitsTotal: n('unitsTotal'), rating: n('rating'), reviews: n('reviews'), listedOn: n('listedOn'), category: t('category'),
-      gtin: t('gtin'), kind: t('kind'), stock: n('stock'), tags: t('tags'), picture: t('picture'), capturedOn: n('capturedOn') ?? 0,
+      gtin: t('gtin'), kind: t('kind'), format: t('format'), promotion: t('promotion'),
+      durationDays: n('durationDays'), endHour: n('endHour'), stock: n('stock'), tags: t('tags'), picture: t('picture'), capturedOn: n('capturedOn') ?? 0,
     } // prettier-ignore
   }
 }

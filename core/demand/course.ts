@@ -1,13 +1,16 @@
 import { pettitt } from './pettitt'
 import { seasonOf, type Season } from './season'
 import { addSeries, lastDayOf, sumWindow, weeklyLogMeans, type UnitSeries } from './series'
-import { weekdayPull, type WeekdayPull } from './weekdays'
+import { monthPartPull } from './month-days'
+import { weekdayPull, type Pull, type WeekdayPull } from './weekdays'
 
 /** How an item's sales run, beyond its stage of life. A part is null where the figures are too few to tell. */
 export interface Course {
   season: Season | null
   change: Change | null
   weekdays: WeekdayPull[] | null
+  /** first, middle and last third of the month */
+  monthParts: Pull[] | null
   /** days from the first to the last of the daily figures that weekdays are judged by; 0 where there are none */
   dailyDays: number
 }
@@ -37,6 +40,7 @@ export function courseOf(list: readonly UnitSeries[]): Course | null {
     season: seasonOf(all),
     change: changeOf(all),
     weekdays: daily && weekdayPull(daily),
+    monthParts: daily && monthPartPull(daily),
     dailyDays: daily?.values.length ?? 0,
   }
 }

@@ -115,7 +115,7 @@ test('weekdays: a lift is told of where it is one, by hand; chance and thin figu
   const lively: UnitSeries = { start, stepDays: 1, values: Float64Array.from({ length: 70 }, (_, i) => (i % 7 === 6 ? 9 : 3)) }
   expect(courseOf([weekly, lively])?.weekdays).toEqual(weekdayPull(lively))
   expect(courseOf([weekly, { ...lively, values: lively.values.subarray(7) }])?.dailyDays).toBe(63)
-  expect(courseOf([weekly])).toEqual({ season: null, change: null, weekdays: null, dailyDays: 0 })
+  expect(courseOf([weekly])).toEqual({ season: null, change: null, weekdays: null, monthParts: null, dailyDays: 0 })
   expect(courseOf([])).toBeNull()
 }) // prettier-ignore
 

@@ -1,5 +1,6 @@
-import { poissonGrowth } from './growth'
+import { poissonGrowth, type Growth } from './growth'
 import { mannKendall } from './mann-kendall'
+import { indexOn, withoutSeason, type SeasonIndex } from './season-index'
 import { seasonOf } from './season'
 import { lastDayOf, sumWindow, weeklyLogMeans, type UnitSeries } from './series'
 import { theilSenSlope } from './theil-sen'
@@ -10,6 +11,8 @@ export type Stage = 'Sprouting' | 'Ripening' | 'Ripe' | 'Fading' | 'Flash' | 'Se
 export interface StageRules {
   minDays: number
   minUnits: number
+  /** units in 90 days below which a lump is chance, not a flash */
+  flashUnits: number
   flashShare: number
   flashRest: number
   seasonStrength: number
@@ -17,11 +20,16 @@ export interface StageRules {
   growth: number
   fade: number
   p: number
+  /** a trend as sure as this counts unless the last weeks surely say otherwise */
+  surely: number
+  /** upper end / lower end of the growth's interval beyond which nothing is called Ripe: too little is known to say that it is steady */
+  steadyWithin: number
 }
 
 export const stageRules: StageRules = {
   minDays: 21,
   minUnits: 10,
+  flashUnits: 14,
   flashShare: 0.5,
   flashRest: 0.25,
   seasonStrength: 0.64,
@@ -29,18 +37,23 @@ export const stageRules: StageRules = {
   growth: 0.1,
   fade: -0.25,
   p: 0.05,
+  surely: 0.01,
+  steadyWithin: 9,
 }
 
 export interface StageOfLife {
   stage: Stage
-  /** % a week, by Theil–Sen on weekly means of log(1 + units a day) over 90 days */
+  /** % a week, by Theil–Sen on weekly means of log(1 + units a day) over half a year, or what is known of it; without the season
+   * where one is known */
   slopePerWeek: number | null
   /** Mann–Kendall on the same */
   p: number | null
-  /** last 28 days against the 28 before */
+  /** last 28 days against the 28 before, as sold */
   growth: number | null
   growthLow: number | null
   growthHigh: number | null
+  /** the same with the category's season taken out; null where none is known */
+  growthSeasonless: number | null
   /** units of those two windows; null where too few days of either are known */
   units28: number | null
   units28Before: number | null
@@ -50,52 +63,81 @@ export interface StageOfLife {
   units90: number
 }
 
+/** weeks that a trend is judged by */
+const trendDays = 182
+
 /**
  * Which part of its life an item is in; the first rule that holds (method: Demand over time). With less than two years of
- * figures never 'Seasonal'.
+ * figures never 'Seasonal'; but where a season is known from elsewhere, trend and growth are judged without it.
+ *
+ * @param season of the category, by what is searched for in it
  */
-export function stageOfLife(series: UnitSeries, rules: StageRules = stageRules): StageOfLife {
-  const seasonStrength = seasonOf(series)?.strength ?? null
+export function stageOfLife(
+  series: UnitSeries,
+  { rules = stageRules, season = null }: { rules?: StageRules; season?: SeasonIndex | null } = {},
+): StageOfLife {
   const end = lastDayOf(series)
   const observedDays = series.values.reduce((n, v) => n + (Number.isNaN(v) ? 0 : series.stepDays), 0)
-  const ninety = sumWindow(series, end, 90)
-  const weeks = weeklyLogMeans(series, Math.min(91, series.values.length * series.stepDays))
-  const kendall = mannKendall(weeks)
+  const judged = season ? withoutSeason(series, season) : series
+  const weeks = weeklyLogMeans(judged, Math.min(trendDays, series.values.length * series.stepDays))
   const slope = theilSenSlope(weeks)
-  const later = sumWindow(series, end, 28)
-  const earlier = sumWindow(series, end - 28, 28)
-  const enough = later.known >= 14 && earlier.known >= 14
-  const growth = enough
-    ? poissonGrowth(Math.round(later.units), Math.round(earlier.units), later.known / earlier.known)
-    : { ratio: null, low: null, high: null }
+  const growth = growthOf(series, end, null)
+  const seasonless = season && growthOf(series, end, season)
   const facts = {
     slopePerWeek: slope === null ? null : Math.expm1(slope),
-    p: kendall?.p ?? null,
+    p: mannKendall(weeks)?.p ?? null,
     growth: growth.ratio,
     growthLow: growth.low,
     growthHigh: growth.high,
-    units28: enough ? later.units : null,
-    units28Before: enough ? earlier.units : null,
-    seasonStrength,
+    growthSeasonless: seasonless?.ratio ?? null,
+    units28: growth.units,
+    units28Before: growth.before,
+    seasonStrength: seasonOf(series)?.strength ?? null,
     observedDays,
-    units90: ninety.units,
+    units90: sumWindow(series, end, 90).units,
   }
-  return { stage: decide(series, rules, facts, end), ...facts }
+  return { stage: decide({ series, rules, end }, facts, seasonless ?? growth), ...facts }
 }
 
-function decide(series: UnitSeries, rules: StageRules, facts: Omit<StageOfLife, 'stage'>, end: number): Stage {
-  const { p, growth, growthLow, growthHigh, slopePerWeek, seasonStrength } = facts
-  if (facts.observedDays < rules.minDays || facts.units90 < rules.minUnits) return 'Unclear'
-  if (isFlash(series, rules, end, facts.units90)) return 'Flash'
-  if (seasonStrength !== null && seasonStrength >= rules.seasonStrength) return 'Seasonal'
-  const rising = (p !== null && p < rules.p && (slopePerWeek ?? 0) > 0) || (growthLow !== null && growthLow > 0)
-  if (end - firstSale(series) < rules.youngDays && rising) return 'Sprouting'
-  const trending = p !== null && p < rules.p
-  if (trending && (slopePerWeek ?? 0) > 0 && growth !== null && growth >= rules.growth) return 'Ripening'
-  if (trending && (slopePerWeek ?? 0) < 0) return 'Fading'
-  if (growth !== null && growth <= rules.fade && growthHigh !== null && growthHigh < 0) return 'Fading'
-  return 'Ripe'
+interface KnownGrowth extends Growth {
+  units: number | null
+  before: number | null
 }
+
+/** The last 28 days against the 28 before; unknown with fewer than 14 known days in either. */
+function growthOf(series: UnitSeries, end: number, season: SeasonIndex | null): KnownGrowth {
+  const [later, earlier] = [sumWindow(series, end, 28), sumWindow(series, end - 28, 28)]
+  if (later.known < 14 || earlier.known < 14) return { ratio: null, low: null, high: null, units: null, before: null }
+  const usual = (day: number) => (season ? indexOn(season, day) : 1)
+  const exposure = (later.known * usual(end - 14)) / (earlier.known * usual(end - 42))
+  const growth = poissonGrowth(Math.round(later.units), Math.round(earlier.units), exposure)
+  return { ...growth, units: later.units, before: earlier.units }
+}
+
+interface Judged {
+  series: UnitSeries
+  rules: StageRules
+  end: number
+}
+
+function decide({ series, rules, end }: Judged, facts: Omit<StageOfLife, 'stage'>, { ratio, low, high }: Growth): Stage {
+  const { p, slopePerWeek, seasonStrength } = facts
+  if (facts.observedDays < rules.minDays || facts.units90 < rules.minUnits) return 'Unclear'
+  if (facts.units90 >= rules.flashUnits && isFlash(series, rules, end, facts.units90)) return 'Flash'
+  if (seasonStrength !== null && seasonStrength >= rules.seasonStrength) return 'Seasonal'
+  const trending = p !== null && p < rules.p
+  const up = (slopePerWeek ?? 0) > 0
+  const rising = (trending && up) || (low !== null && low > 0)
+  if (end - firstSale(series) < rules.youngDays && rising) return 'Sprouting'
+  // A trend counts where the last weeks bear it out; a very sure one, where they do not surely say otherwise.
+  const sure = p !== null && p < rules.surely
+  if (trending && up && ((ratio ?? -1) >= rules.growth || (sure && (high ?? 0) >= rules.growth))) return 'Ripening'
+  const down = (slopePerWeek ?? 0) < 0
+  if (trending && down && ((ratio ?? 1) <= -rules.growth || (sure && (low ?? 0) <= -rules.growth))) return 'Fading'
+  if (ratio !== null && ratio <= rules.fade && high !== null && high < 0) return 'Fading'
+  const steady = low !== null && high !== null && 1 + high <= rules.steadyWithin * (1 + low)
+  return steady ? 'Ripe' : 'Unclear'
+} // prettier-ignore
 
 /** Half of 90 days in one fortnight, and the last fortnight at a quarter of its rate or less. */
 function isFlash(series: UnitSeries, rules: StageRules, end: number, units90: number): boolean {

@@ -39,18 +39,22 @@ export function willItLast(item: Item): string {
   const slope =
     life.slopePerWeek === null
       ? ''
-      : ` ${life.slopePerWeek >= 0 ? 'up' : 'down'} ${percent(Math.abs(life.slopePerWeek), 1)} a week over 90 days`
+      : ` ${life.slopePerWeek >= 0 ? 'up' : 'down'} ${percent(Math.abs(life.slopePerWeek), 1)} a week over ${plural(Math.min(182, life.observedDays), 'day')}${life.growthSeasonless === null ? '' : ', its season taken out'}`
   const growth =
     life.growth === null
       ? ''
       : `; 28 days against the 28 before: ${life.growth > 0 ? '+' : ''}${percent(life.growth)}${life.growthLow === null ? '' : ` (95 %: ${percent(life.growthLow)} to ${life.growthHigh === null ? 'open' : percent(life.growthHigh)})`}`
+  const seasonless =
+    life.growthSeasonless === null
+      ? ''
+      : `; without the season that its category is searched for by: ${signedPercent(life.growthSeasonless)}`
   switch (item.stage) {
     case 'Unclear':
       return `Unclear: ${count(life.units90)} units in ${count(life.observedDays)} observed days are too few to tell.`
     case 'Flash':
       return `Flash: half or more of 90 days' sales fell in one fortnight, and it has ebbed since${growth}.`
     default:
-      return `${item.stage}:${slope}${growth}.`
+      return `${item.stage}:${slope}${growth}${seasonless}.`
   }
 }
 

@@ -1,0 +1,82 @@
+import { readFileSync } from 'node:fs'
+import {
+  combine,
+  fromFeedback,
+  fromLog,
+  fromRank,
+  fromReviews,
+  fromStock,
+  rankCurve,
+  runRate,
+  storeSales,
+  z80,
+} from '.'
+
+/** Made by scripts/fixtures/estimates.py with statsmodels. */
+const s = JSON.parse(readFileSync(new URL('./fixtures/statsmodels.json', import.meta.url), 'utf8')) as {
+  pairs: { rank: number; units: number }[]
+  intercept: number
+  slope: number
+  residualSd: number
+  asked: { rank: number; units: number; low: number; high: number }[]
+  combined: { units: number[]; logSd: number[]; mean: number; sd: number }
+}
+
+test('the rank line and its 80 % prediction interval are those of statsmodels’ OLS', () => {
+  const curve = rankCurve(s.pairs)
+  if (!curve) throw new Error('no line')
+  expect(curve.intercept).toBeCloseTo(s.intercept, 9)
+  expect(curve.slope).toBeCloseTo(s.slope, 9)
+  expect(curve.residualSd).toBeCloseTo(s.residualSd, 9)
+  for (const { rank, units, low, high } of s.asked) {
+    const found = fromRank(rank, curve)
+    for (const [ours, theirs] of [[found.units, units], [found.low, low], [found.high, high]] as const)
+      expect(ours / theirs).toBeCloseTo(1, 6)
+  } // prettier-ignore
+  expect(rankCurve(s.pairs.slice(0, 7))).toBeNull()
+  expect(rankCurve(s.pairs.map((p) => ({ ...p, rank: 5 })))).toBeNull()
+  expect(rankCurve(s.pairs.map((p, i) => (i < 4 ? { ...p, units: 0 } : p)))).toBeNull()
+})
+
+test('estimates combine by inverse variance, as statsmodels’ fixed effect', () => {
+  const { units, logSd, mean, sd } = s.combined
+  const found = combine(units.map((u, i) => fromLog('feedback', Math.log(u), logSd[i] as number)))
+  expect(found?.units).toBeCloseTo(mean, 8)
+  expect(found?.logSd).toBeCloseTo(sd, 10)
+  expect(combine([])).toBeNull()
+})
+
+test('feedback: twice what was left at a rate of a half; less is surer of more; none still allows for a few', () => {
+  const many = fromFeedback(200)
+  expect(many.mean).toBe(400)
+  expect(many.units).toBeCloseTo(401, 0)
+  // by hand: log 401 ± 1.2816 × √(0.5 / 200.5 + 0.25²)
+  expect(many.high).toBeCloseTo(401 * Math.exp(z80 * Math.sqrt(0.5 / 200.5 + 0.0625)), 6)
+  const few = fromFeedback(2)
+  expect(few.high / few.low).toBeGreaterThan(many.high / many.low)
+  expect(fromFeedback(0)).toMatchObject({ mean: 0, units: 1 })
+  expect(fromReviews(18).mean).toBeCloseTo(100, 9)
+})
+
+test('stock: falls are sales, a rise or a long gap hides what sold and is filled at the pace of the rest', () => {
+  const looks = [[0, 50], [3, 44], [6, 40], [9, 90], [12, 84]].map(([day, stock]) => ({ day, stock })) as { day: number; stock: number }[]
+  const found = fromStock(looks)
+  // by hand: 6 + 4 + 6 over nine days; three days hidden
+  expect(found).toMatchObject({ fallen: 16, judgedDays: 9, hiddenDays: 3, restocks: 1 })
+  expect(found.estimate?.units).toBeCloseTo(16.5 * (12 / 9), 9)
+  expect(fromStock([...looks].reverse())).toEqual(found)
+  expect(fromStock([{ day: 0, stock: 9 }, { day: 30, stock: 2 }])).toMatchObject({ hiddenDays: 30, estimate: null })
+  expect(fromStock([{ day: 0, stock: 9 }]).estimate).toBeNull()
+}) // prettier-ignore
+
+test('a store: parts weighed by how long they were featured; what all share does not average out', () => {
+  const item = (units: number, featured: number) => ({ units: fromLog('feedback', Math.log(units), 0.3, units), featured })
+  const many = Array.from({ length: 100 }, () => item(10, 0.5))
+  expect(storeSales(many)?.mean).toBeCloseTo(500, 9)
+  expect(storeSales(many)?.logSd).toBeLessThan(0.04)
+  expect(storeSales(many, 0.25)?.logSd).toBeGreaterThan(0.25)
+  expect(storeSales([item(10, 1)])?.logSd).toBeCloseTo(0.3, 2)
+  expect(storeSales([item(9, 0)])).toBeNull()
+  // the trade's quarter × 4, to rounding (common practice, no source)
+  expect(runRate(250, 91.25)).toBeCloseTo(1000, 9)
+}) // prettier-ignore

@@ -1,0 +1,5 @@
+export * from './estimate'
+export * from './from-feedback'
+export * from './from-rank'
+export * from './from-stock'
+export * from './store-sales'
