@@ -29,12 +29,21 @@ test('axe finds no serious fault on any main view, light and dark', async ({ pag
   await page.getByRole('button', { name: 'Draft listings' }).click()
   await page.getByRole('button', { name: /^Draft 2 kept items/ }).click()
   for (const theme of ['light', 'dark']) {
-    for (const view of ['Today', 'Gather', 'Finds', 'Margin', 'Sheaves', 'Launch', 'Settings']) {
+    for (const view of ['Today', 'Gather', 'Demand', 'Finds', 'Margin', 'Sheaves', 'Launch', 'Settings']) {
       await page.getByRole('link', { name: view === 'Settings' ? view : new RegExp(`^${view}`) }).click()
       await expect(page.locator('main h1, main h2, main .name').first()).toBeVisible()
       await page.waitForTimeout(400)
       found.push(...(await faults(page, theme, view)))
     }
+    await page.getByRole('link', { name: /^Demand/ }).click()
+    await page.locator('.field .label').first().click()
+    await expect(page.locator('.term h2')).toBeVisible()
+    found.push(...(await faults(page, theme, 'a term')))
+    await page.getByRole('link', { name: /^Finds/ }).click()
+    await page.locator('.find').first().dblclick()
+    await expect(page.getByRole('region', { name: 'Answers' })).toBeVisible()
+    await page.waitForTimeout(400)
+    found.push(...(await faults(page, theme, 'Close look in full')))
     await page.getByRole('button', { name: `${theme === 'light' ? 'Dark' : 'Light'} theme` }).click()
   }
   expect(found).toEqual([])
@@ -43,7 +52,7 @@ test('axe finds no serious fault on any main view, light and dark', async ({ pag
 test('the demo comes in through the intake, file by file', async ({ page }) => {
   await loadDemo(page)
   await page.getByRole('link', { name: /^Gather/ }).click()
-  await expect(page.getByRole('region', { name: 'Ledger' }).getByRole('row')).toHaveCount(12)
+  await expect(page.getByRole('region', { name: 'Ledger' }).getByRole('row')).toHaveCount(15)
   // The total line of one market's export is the only row that is not taken.
   await expect(ledgerRow(page, 'gavelhop-listings.csv').getByRole('cell').nth(4)).toHaveText('1')
 })

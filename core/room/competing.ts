@@ -1,4 +1,4 @@
-import { numberAt, numbers, textAt, textColumn, type Table, type TextColumn } from '../tables'
+import { rowReader, type Table } from '../tables'
 
 /** One store's offer of an item that several sell, as a market shows it. Money in E4 of `currency`. */
 export interface CompetingOffer {
@@ -26,19 +26,15 @@ interface CompetingCapture {
   table: Table
 }
 
-const texts = ['market', 'id', 'gtin', 'store', 'currency']
-const figures = ['price', 'delivery', 'featured', 'feedback30', 'feedback90', 'feedback365', 'rating', 'day']
-
 /** Competing offers of all captures, the newest of each store on each item. Captures come oldest first. */
 export function mergeCompeting(captures: readonly CompetingCapture[]): CompetingOffer[] {
   const offers = new Map<string, CompetingOffer>()
   for (const { kind, capturedOn, table } of captures) {
     if (kind !== 'competing') continue
-    const words = new Map(texts.map((n) => [n, textColumn(table, n)]))
-    const values = new Map(figures.map((n) => [n, numbers(table, n)]))
+    const { text, number } = rowReader(table)
     for (let row = 0; row < table.rows; row++) {
-      const t = (name: string) => textAt(words.get(name) as TextColumn, row)
-      const n = (name: string) => numberAt(values.get(name) as Float64Array, row)
+      const t = (name: string) => text(name, row)
+      const n = (name: string) => number(name, row)
       const [market, id, store, priceE4] = [t('market') ?? '?', t('id') ?? '?', t('store'), n('price')]
       if (store === null || priceE4 === null) continue
       const seenOn = n('day') ?? capturedOn

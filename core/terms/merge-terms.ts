@@ -1,7 +1,7 @@
 import type { Capture } from '../intake'
 import { poissonGrowth } from '../demand'
 import { monthOf } from '../identity'
-import { numberAt, numbers, textAt, textColumn, type TextColumn } from '../tables'
+import { rowReader } from '../tables'
 import type { Term, TermChange } from './term'
 
 /** What one phrase was searched for in one month, over all places. */
@@ -49,10 +49,7 @@ interface Cell {
 }
 
 function takeRows({ table, windowDays }: Capture, cells: Map<string, Cell>): void {
-  const texts = new Map(['market', 'term', 'region', 'category'].map((n) => [n, textColumn(table, n)]))
-  const figures = new Map(['searches', 'competing', 'change', 'day'].map((n) => [n, numbers(table, n)]))
-  const text = (name: string, row: number) => textAt(texts.get(name) as TextColumn, row)
-  const figure = (name: string, row: number) => numberAt(figures.get(name) as Float64Array, row)
+  const { text, number: figure } = rowReader(table)
   for (let row = 0; row < table.rows; row++) {
     const phrase = text('term', row)
     const searches = figure('searches', row)

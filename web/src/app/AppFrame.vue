@@ -7,6 +7,7 @@ import { describePlan, kindOfPlan } from '@sickle/core/scan'
 import { count } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
 import { useDrafts } from '@/shared/stores/drafts'
+import { useJudgements } from '@/shared/stores/judgements'
 import { useLooks } from '@/shared/stores/looks'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
@@ -38,7 +39,7 @@ const palette = ref(false)
 const help = ref(false)
 const fatal = ref<string | null>(null)
 
-const stores = [settings, useRules(), sheaf, useQuery(), useDrafts(), useLooks(), useTrail()]
+const stores = [settings, useRules(), sheaf, useQuery(), useDrafts(), useLooks(), useTrail(), useJudgements()]
 onMounted(async () => {
   try {
     await turn.begin()

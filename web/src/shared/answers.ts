@@ -1,5 +1,16 @@
-import type { Item } from '@sickle/core/catalog'
-import { stageRules, type Course, type Season, type UnitSeries, type WeekdayPull } from '@sickle/core/demand'
+import type { Item, ItemSeller } from '@sickle/core/catalog'
+import type { MayList } from '@sickle/core/clear'
+import {
+  stageRules,
+  type Course,
+  type OptionLift,
+  type Pull,
+  type Season,
+  type UnitSeries,
+  type WeekdayPull,
+} from '@sickle/core/demand'
+import type { PriceSpread } from '@sickle/core/room'
+import type { Posted } from '@sickle/core/social'
 import type { SellingWords } from '@sickle/core/words'
 import { count, dayInWords, decimal, money, percent, plural, signed, signedPercent } from './format'
 
@@ -123,4 +134,76 @@ export function whatDoIMake(item: Item, home: string): string {
     return item.profits.length === 0 ? 'Not known: no competing price is known.' : 'Not known: a cost is missing.'
   const { market, lowestE4, profitE4, margin } = item.best
   return `${signed(profitE4, home)} (${percent(margin)}) at the lowest competing price, ${money(lowestE4, home)} delivered on ${market}.`
+}
+
+export function whatDoesItSellFor(spread: PriceSpread | null, item: Item, home: string): string {
+  if (!spread) return 'Not known: no listing has a price.'
+  const asked =
+    spread.lowE4 === spread.highE4
+      ? `All ask ${money(spread.lowE4, home)} delivered`
+      : `Asked: ${money(spread.quartersE4[1], home)} delivered in the middle, the middle half ${money(spread.quartersE4[0], home)} to ${money(spread.quartersE4[2], home)}, of ${plural(spread.of, 'listing')}`
+  const sold =
+    spread.soldE4 === null
+      ? 'nothing sold in 30 days'
+      : `half of the units went for ${money(spread.soldE4, home)} or less`
+  const each =
+    item.pack > 1 ? ` A piece of the pack of ${item.pack}: ${money(spread.quartersE4[1] / item.pack, home)}.` : ''
+  return `${asked}; ${sold}.${each}`
+}
+
+export function whichOptions(lifts: readonly OptionLift[] | null, { category }: Item): string {
+  if (category === null) return 'Unclear: its category is not known.'
+  if (!lifts || lifts.length === 0)
+    return `Unclear: for ${category} no option is known of ten listings or more on either side.`
+  const sure = lifts.filter((l) => l.isLift)
+  if (sure.length === 0) return 'No option goes with selling beyond chance.'
+  const best = [...sure].sort((a, b) => Math.abs(b.lift.difference) - Math.abs(a.lift.difference)).slice(0, 3)
+  const says = best.map(
+    (l) => `${l.choice} ${l.option} ${signedPercent(l.lift.difference)} (95 %: ${signedPercent(l.lift.low)} to ${signedPercent(l.lift.high)})`,
+  )
+  return `Listings that sold in 30 days, against the rest: ${says.join('; ')}. What goes with selling need not cause it.`
+} // prettier-ignore
+
+const monthParts = ['the 1st to 10th', 'the 11th to 20th', 'the 21st on']
+
+export function whenInTheMonth(parts: readonly Pull[] | null): string {
+  const lifts = (parts ?? []).flatMap((p, i) => (p.isLift ? [`${monthParts[i] ?? ''} ${signedPercent(p.lift)}`] : []))
+  if (!parts) return ''
+  return lifts.length === 0 ? 'No part of the month stands out.' : `In the month: ${lifts.join('; ')}.`
+}
+
+export function whoSellsIt(sellers: readonly ItemSeller[], home: string): string {
+  const priced = sellers.filter((s) => s.deliveredE4 !== null)
+  if (priced.length === 0) return 'Nobody is known to offer it at a price.'
+  const idle = sellers.filter((s) => s.activity === 'inactive' || s.activity === 'quiet').length
+  const known = sellers.filter((s) => s.activity !== null).length
+  const under = sellers.filter((s) => s.myProfitE4 !== null && s.myProfitE4 < 0).length
+  const quiet =
+    known === 0
+      ? ''
+      : idle === 0
+        ? ` All ${count(known)} whose feedback is known had some in 30 days.`
+        : ` Of ${count(known)} whose feedback is known ${count(idle)} had none in 30 days: not really selling.`
+  const low = under === 0 ? '' : ` ${count(under)} ${under === 1 ? 'sells' : 'sell'} below my break-even: not to be copied.`
+  return `${plural(sellers.length, 'offer')}, from ${money(priced[0]?.deliveredE4, home)} delivered.${quiet}${low}`
+} // prettier-ignore
+
+export function whatIsPosted(posted: Posted | null): string {
+  if (!posted) return 'Not known: no clips or advertisements were brought in.'
+  if (posted.clips + posted.lives + posted.ads === 0) return 'Nothing of what was brought in names it.'
+  const clips = `${plural(posted.clips, 'clip')} and ${plural(posted.lives, 'live')} by ${plural(posted.creators, 'creator')}, seen ${count(posted.views)} times`
+  const sold = posted.units === null ? '' : `, ${plural(posted.units, 'unit')} through them`
+  const free = posted.paidKnown === 0 ? '' : `; ${count(posted.paidKnown - posted.paid)} of ${count(posted.paidKnown)} without paid reach`
+  const rate = posted.commission === null ? '' : `; commission ${percent(posted.commission)} on average`
+  const ads = posted.ads === 0 ? '' : ` ${plural(posted.ads, 'advertisement')} by ${plural(posted.advertisers, 'advertiser')}${posted.adsTo === null ? '' : `, last seen ${dayInWords(posted.adsTo)}`}.`
+  return `${clips}${sold}${free}${rate}.${ads}`
+} // prettier-ignore
+
+export function mayIListIt(allowed: MayList | null): string {
+  if (!allowed) return 'Not known: no list of restricted items was brought in.'
+  const first = allowed.because[0]
+  if (!first) return 'Not known: no entry of your list speaks of it.'
+  const when = first.checked === null ? '' : `, checked ${dayInWords(first.checked)}`
+  const words = { restricted: 'No', 'needs approval': 'Only with approval', allowed: 'Yes', unknown: 'Unclear' }
+  return `${words[allowed.status]}: ${first.market}, “${first.what}”${first.note ? ` (${first.note})` : ''}${when}.`
 }

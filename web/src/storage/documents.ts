@@ -13,6 +13,7 @@ export const documentNames = [
   'prices',
   'looks',
   'trail',
+  'judgements',
 ] as const
 export type DocumentName = (typeof documentNames)[number]
 

@@ -1,5 +1,4 @@
-import type { Item } from '@sickle/core/catalog'
-import { sumListings, type ListingSums } from '@sickle/core/catalog'
+import { sumListings, type Item, type ListingSums } from '@sickle/core/catalog'
 import {
   bestBranch,
   categoryTree,
@@ -11,10 +10,9 @@ import {
   type Wordings,
 } from '@sickle/core/engine'
 import { longerPhrases, mergeTerms, risingTerms, type Term } from '@sickle/core/terms'
-import { openDatabase } from '../storage/database'
-import { listImports, loadCaptures } from '../storage/imports'
 import type { Bench } from './bench'
 import type { CallContext } from './channel'
+import { capturesOf } from './records-at-rest'
 
 /** terms on the field, most searched first: more would be one blot */
 const mostTerms = 1500
@@ -42,7 +40,7 @@ export interface TermsAnswer {
 /** What Demand asks: the category tree, and terms, which are read from rest when they are first asked for. */
 export function demandMethods(bench: () => Bench) {
   let terms: Promise<Term[]> | null = null
-  const allTerms = () => (terms ??= readTerms())
+  const allTerms = () => (terms ??= capturesOf('terms').then(mergeTerms))
   return {
     methods: {
       /** The category tree, of all items or those where every word is found. */
@@ -89,15 +87,5 @@ export function demandMethods(bench: () => Bench) {
     },
     /** What was read is out of date. */
     forget: () => void (terms = null),
-  }
-}
-
-async function readTerms(): Promise<Term[]> {
-  const db = await openDatabase()
-  try {
-    const entries = (await listImports(db)).filter((e) => e.kind === 'terms')
-    return mergeTerms((await Promise.all(entries.map((e) => loadCaptures(db, e)))).flat())
-  } finally {
-    db.close()
   }
 }

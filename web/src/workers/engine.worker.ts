@@ -1,13 +1,4 @@
-import { wordsThatSell } from '@sickle/core/words'
-import {
-  buildCatalog,
-  ItemMaker,
-  soldTitles,
-  type Corrections,
-  type Item,
-  type SellerRules,
-} from '@sickle/core/catalog'
-import { courseOf } from '@sickle/core/demand'
+import { buildCatalog, ItemMaker, type Corrections, type Item, type SellerRules } from '@sickle/core/catalog'
 import { Finder, findRow, makeFigures, renewFiguresInPlace, type Query } from '@sickle/core/engine'
 import type { Capture } from '@sickle/core/intake'
 import type { Table } from '@sickle/core/tables'
@@ -18,6 +9,7 @@ import { Bench, summaryOf } from './bench'
 import { serve, type CallContext } from './channel'
 import { changedItems } from './changed-items'
 import { demandMethods } from './demand-methods'
+import { lookMethods } from './look-methods'
 
 let captures = new Map<string, Capture[]>()
 let bench: Bench | null = null
@@ -63,13 +55,16 @@ async function keep(print: string): Promise<void> {
 }
 
 const demand = demandMethods(loaded)
+const look = lookMethods(loaded)
 
 const methods = {
   ...demand.methods,
+  ...look.methods,
 
   /** Reads what is new at rest, forgets what was removed, and works everything out, or takes up what was worked out last. */
   async load({ progress, signal }: CallContext, rules: SellerRules, corrections: Corrections) {
     demand.forget()
+    look.forget()
     const db = await openDatabase()
     const entries = await listImports(db)
     const print = snapshotPrint(entries, rules, corrections)
@@ -144,20 +139,6 @@ const methods = {
   movers: (_: CallContext, most: number) => bench?.movers(most) ?? { rising: [], fading: [] },
 
   item: (_: CallContext, key: string) => itemOf(key),
-
-  /** How the sales of an item run: season, change of level, weekdays. */
-  async course(_: CallContext, key: string) {
-    const item = await itemOf(key)
-    return item && courseOf(item.listings.flatMap((l) => l.series ?? []))
-  },
-
-  /** Words that sell and words that do not, among the listings of an item's category. */
-  async words(_: CallContext, key: string) {
-    const item = await itemOf(key)
-    if (!bench || !item?.category) return null
-    const { catalog } = await bench.maker
-    return wordsThatSell(soldTitles(catalog, item.category))
-  },
 
   rows: (_: CallContext, keys: string[]) =>
     Promise.all(

@@ -98,6 +98,7 @@ useKeys('Demand', [
               class="word"
               clearable
               placeholder="A broad word"
+              @keydown.enter="search?.blur()"
               :input-props="{ 'aria-label': 'A broad word' }"
             >
               <template #suffix><kbd>/</kbd></template>

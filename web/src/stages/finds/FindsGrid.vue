@@ -64,7 +64,8 @@ function first() {
   lastAt = -1
   return move(1)
 }
-defineExpose({ move, first })
+const titleOf = (key: string) => [...query.rows.values()].find((r) => r.key === key)?.title ?? key
+defineExpose({ move, first, titleOf })
 </script>
 
 <template>

@@ -6,6 +6,7 @@ import { measures } from '@sickle/core/engine'
 import { count, percent } from '@/shared/format'
 import { useQuery } from '@/shared/stores/query'
 import { useWorkspace } from '@/shared/stores/workspace'
+import { useFollow } from '@/shared/use-follow'
 import { useKeys } from '@/shared/use-keys'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
 import CloseLook from './CloseLook.vue'
@@ -20,7 +21,10 @@ const router = useRouter()
 const search = useTemplateRef('search')
 const grid = useTemplateRef('grid')
 const look = useTemplateRef('look')
-const decide = useDecide()
+const decide = useDecide(() => query.selected)
+const follow = useFollow()
+const toItem = () =>
+  query.selected && void follow.item(query.selected, grid.value?.titleOf(query.selected) ?? query.selected)
 
 onMounted(() => query.ask())
 /** From the search straight to the first of what was found. */
@@ -42,6 +46,7 @@ useKeys('Finds', [
   { key: 'h', label: 'Hold', run: () => void decide('hold') },
   { key: 'd', label: 'Drop', run: () => void decide('drop') },
   { key: 'r', label: 'Give a reason', run: () => look.value?.focusReason() },
+  { key: 'o', label: 'Close look in full (Enter in the list)', run: () => toItem() },
   { key: 'm', label: 'Cost it in Margin', run: () => toMargin() },
   { key: 'escape', label: 'Close the look', run: () => (query.selected = null) },
 ])
@@ -95,7 +100,7 @@ useKeys('Finds', [
         <p class="quiet">Each strip says how many come back without its limit.</p>
         <NButton @click="query.clear()">Lift all limits</NButton>
       </EmptyState>
-      <FindsGrid v-else ref="grid" @open="toMargin" />
+      <FindsGrid v-else ref="grid" @open="toItem" />
     </div>
     <CloseLook
       v-if="query.selected"
@@ -103,6 +108,7 @@ useKeys('Finds', [
       :item-key="query.selected"
       class="look scroll"
       @margin="toMargin"
+      @full="toItem"
       @close="query.selected = null"
     />
   </div>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { stageRules } from '@sickle/core/demand'
 import type { Item } from '@sickle/core/catalog'
 import { useServices } from '@/app/services'
-import { howItChanges, monthNames, weekdayNames, whenItSells, willItLast } from '@/shared/answers'
+import { howItChanges, monthNames, weekdayNames, whenInTheMonth, whenItSells, willItLast } from '@/shared/answers'
 import { useLatest } from '@/shared/use-latest'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import IndexBars from '@/shared/charts/IndexBars.vue'
@@ -21,6 +21,10 @@ const weekdays = computed(() =>
     isCertain: d.isLift,
   })),
 )
+/** Days are counted; a gap in them makes the whole an estimate. */
+const dailyGrade = computed(() =>
+  item.listings.some((l) => l.series?.stepDays === 1 && l.series.values.some(Number.isNaN)) ? 'estimated' : 'counted',
+)
 const months = computed(() => {
   const season = course.value?.season
   return season
@@ -36,7 +40,7 @@ const months = computed(() => {
 
 <template>
   <article>
-    <h3>Will it last? <GradeMark v-if="known" grade="counted" /></h3>
+    <h3>Will it last? <GradeMark v-if="item.stage !== 'Unclear'" :grade="item.unitsGrade" /></h3>
     <p>{{ willItLast(item) }}</p>
     <template v-if="known">
       <p>{{ howItChanges(known.course, known.series) }}</p>
@@ -44,8 +48,8 @@ const months = computed(() => {
     </template>
   </article>
   <article v-if="known">
-    <h3>When does it sell? <GradeMark grade="counted" /></h3>
-    <p>{{ whenItSells(known.course.weekdays) }}</p>
+    <h3>When does it sell? <GradeMark v-if="weekdays.length" :grade="dailyGrade" /></h3>
+    <p>{{ whenItSells(known.course.weekdays) }} {{ whenInTheMonth(known.course.monthParts) }}</p>
     <IndexBars v-if="weekdays.length" of="Units a day by weekday" :bars="weekdays" />
     <p v-if="weekdays.length" class="small quiet">
       Over {{ known.course.dailyDays }} days, from the listings whose sales are known by day.

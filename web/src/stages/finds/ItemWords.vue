@@ -21,13 +21,24 @@ const lists = computed(() =>
       ]
     : [],
 )
+/** Tags by how many of the listings use them, most first. */
+const tags = computed(() => {
+  const counts = new Map<string, number>()
+  const listed = item.listings.flatMap((l) => (l.tags ?? '').split(/[,;|]/).map((t) => t.trim()))
+  for (const t of listed) if (t !== '') counts.set(t, (counts.get(t) ?? 0) + 1)
+  return [...counts]
+    .sort((a, b) => b[1] - a[1])
+    .slice(0, 13)
+    .map(([tag, n]) => `${tag} (${n})`)
+})
 const found = computed(() => lists.value.some((l) => l.words.length > 0))
 </script>
 
 <template>
   <article>
-    <h3>With which words? <GradeMark grade="estimated" /></h3>
+    <h3>With which words? <GradeMark v-if="found" grade="estimated" /></h3>
     <p>{{ whichWords(words, item) }}</p>
+    <p v-if="tags.length" class="small"><span class="quiet">Tags in use: </span>{{ tags.join(', ') }}</p>
     <div v-if="found" class="both">
       <table v-for="list in lists" :key="list.title" class="plain">
         <thead>
@@ -62,7 +73,9 @@ const found = computed(() => lists.value.some((l) => l.words.length > 0))
 <style scoped>
 .both {
   display: grid;
-  gap: 8px;
+  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  gap: 8px 28px;
+  align-items: start;
 }
 .both table {
   table-layout: fixed;

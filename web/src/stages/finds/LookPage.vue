@@ -1,18 +1,136 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { NButton } from 'naive-ui'
+import { computed, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import CloseLook from './CloseLook.vue'
+import { useServices } from '@/app/services'
+import { whatDoIMake } from '@/shared/answers'
+import { percent } from '@/shared/format'
+import { useRules } from '@/shared/stores/rules'
+import { useWorkspace } from '@/shared/stores/workspace'
+import { useKeys } from '@/shared/use-keys'
+import { useLatest } from '@/shared/use-latest'
+import EmptyState from '@/shared/widgets/EmptyState.vue'
+import ItemAllowed from './ItemAllowed.vue'
+import ItemCourse from './ItemCourse.vue'
+import ItemImprove from './ItemImprove.vue'
+import ItemOptions from './ItemOptions.vue'
+import ItemPosted from './ItemPosted.vue'
+import ItemPrice from './ItemPrice.vue'
+import ItemRoom from './ItemRoom.vue'
+import ItemSellers from './ItemSellers.vue'
+import ItemSelling from './ItemSelling.vue'
+import ItemSource from './ItemSource.vue'
+import ItemWords from './ItemWords.vue'
+import JudgementList from './JudgementList.vue'
+import LookHead from './LookHead.vue'
+import WorthParts from './WorthParts.vue'
 
+/** The Close look in full: every question with its answer, and the judgement beside it. */
 const route = useRoute()
 const router = useRouter()
+const services = useServices()
+const workspace = useWorkspace()
+const rules = useRules()
+const head = useTemplateRef('head')
+const sellers = useTemplateRef('sellers')
 const key = computed(() => [route.params.key].flat().join('/'))
+const item = useLatest([key, () => workspace.version], async () =>
+  workspace.version === 0 ? null : services.engine.call('item', [key.value]),
+)
+const back = () => void router.push('/finds')
+const toMargin = () => void router.push(`/margin/${encodeURIComponent(key.value)}`)
+useKeys('Close look', [
+  { key: 'k', label: 'Keep', run: () => void head.value?.decide('keep') },
+  { key: 'h', label: 'Hold', run: () => void head.value?.decide('hold') },
+  { key: 'd', label: 'Drop', run: () => void head.value?.decide('drop') },
+  { key: 'r', label: 'Give a reason', run: () => void head.value?.focusReason() },
+  { key: 's', label: 'All that its best seller sells', run: () => void sellers.value?.toBest() },
+  { key: 'm', label: 'Cost it in Margin', run: toMargin },
+  { key: 'escape', label: 'Back to Finds', run: back },
+])
 </script>
 
 <template>
-  <CloseLook
-    :item-key="key"
-    class="scroll"
-    @close="router.push('/finds')"
-    @margin="router.push(`/margin/${encodeURIComponent(key)}`)"
-  />
+  <EmptyState v-if="!item" class="none" title="Close look">
+    <p class="quiet" role="status">
+      {{
+        workspace.state === 'ready'
+          ? 'This item is not among what is gathered.'
+          : `Working the items out … ${percent(workspace.progress)}`
+      }}
+    </p>
+    <NButton @click="back">To Finds</NButton>
+  </EmptyState>
+  <div v-else class="full">
+    <LookHead ref="head" class="head" :item="item" large @margin="toMargin" @close="back" />
+    <div class="scroll answers" tabindex="0" role="region" aria-label="Answers">
+      <div class="column">
+        <ItemSelling :item="item" tall />
+        <ItemCourse :item="item" />
+        <ItemOptions :item="item" />
+        <ItemImprove :item="item" />
+        <ItemPosted :item="item" />
+        <ItemAllowed :item="item" />
+      </div>
+      <div class="column">
+        <ItemRoom :item="item" />
+        <ItemPrice :item="item" :home="rules.home" />
+        <article>
+          <h3>What do I make?</h3>
+          <p>{{ whatDoIMake(item, rules.home) }}</p>
+          <WorthParts :worth="item.worth" />
+        </article>
+        <ItemSource :item="item" />
+      </div>
+      <ItemSellers ref="sellers" class="wide" :item="item" full />
+      <ItemWords class="wide" :item="item" />
+    </div>
+    <JudgementList class="judge panel scroll" :item="item" />
+  </div>
 </template>
+
+<style scoped>
+.full {
+  display: grid;
+  grid-template: auto minmax(0, 1fr) / minmax(0, 1fr) 214px;
+  gap: 10px 12px;
+  height: 100%;
+  padding: 10px 12px 0;
+}
+.head {
+  grid-column: 1 / -1;
+}
+.answers {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 10px;
+  align-content: start;
+  padding-bottom: 14px;
+}
+.column {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+  min-width: 0;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.answers :deep(article) {
+  background: var(--panel);
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  padding: 10px 14px 12px;
+  display: grid;
+  gap: 6px;
+  align-content: start;
+  font-size: 13.5px;
+  min-width: 0;
+}
+.answers :deep(h3) {
+  font-size: 14px;
+}
+.judge {
+  margin-bottom: 14px;
+}
+</style>

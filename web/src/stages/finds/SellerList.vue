@@ -1,52 +1,75 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Item } from '@sickle/core/catalog'
-import { amount, count, currencySign, decimal } from '@/shared/format'
+import type { ItemSeller } from '@sickle/core/catalog'
+import { amount, count, currencySign, decimal, percent, signed } from '@/shared/format'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 
-const { item, home } = defineProps<{ item: Item; home: string }>()
+const { sellers, home, full = false } = defineProps<{ sellers: ItemSeller[]; home: string; full?: boolean }>()
 defineEmits<{ store: [market: string, store: string] }>()
 const all = ref(false)
-const sorted = computed(() =>
-  [...item.listings].sort((a, b) => (a.deliveredE4 ?? Infinity) - (b.deliveredE4 ?? Infinity)),
-)
-const shown = computed(() => (all.value ? sorted.value : sorted.value.slice(0, 6)))
+const few = computed(() => (full ? 12 : 6))
+const shown = computed(() => (all.value ? sellers : sellers.slice(0, few.value)))
+const words = { selling: '', quiet: 'no feedback in 30 days', inactive: 'no feedback in 90 days: not selling' }
+/** What stands against copying a seller. */
+const doubts = (s: ItemSeller) => [
+  ...(s.activity ? [words[s.activity]] : []),
+  ...(s.myProfitE4 !== null && s.myProfitE4 < 0 ? ['below my break-even'] : []),
+]
+const windows = (f: NonNullable<ItemSeller['feedback']>) => [f.days30, f.days90, f.days365].map(count).join(' / ')
+const units = (s: ItemSeller) => s.units ?? s.estimate?.units ?? null
 </script>
 
 <template>
-  <table class="plain list">
+  <table class="plain list" :class="{ full }">
     <thead>
       <tr>
         <th>Store, market</th>
         <th class="num">Delivered, {{ currencySign(home) }}</th>
+        <th v-if="full" class="num">My profit there</th>
         <th class="num">Units, 30 d</th>
+        <th v-if="full" class="num">Feedback 30 / 90 / 365 d</th>
+        <th v-if="full" class="num">Shown first</th>
         <th class="num">Stars</th>
       </tr>
     </thead>
     <tbody>
-      <tr v-for="l in shown" :key="l.key" :title="l.title">
+      <tr v-for="(s, i) in shown" :key="i" :class="{ faint: s.activity === 'inactive' }">
         <td>
           <button
-            v-if="l.store !== null"
+            v-if="s.store !== null"
             class="bare link"
-            :title="`All that ${l.store} sells`"
-            @click="$emit('store', l.market, l.store)"
+            :title="`All that ${s.store} sells`"
+            @click="$emit('store', s.market, s.store)"
           >
-            {{ l.store }}</button><template v-else>store not known</template><br /><span class="quiet small">{{
-            l.market
-          }}</span>
+            {{ s.store }}</button><template v-else>store not known</template>
+          <component :is="full ? 'span' : 'div'" class="quiet small">{{ full ? ' · ' : '' }}{{ s.market }}</component>
+          <div v-for="d in doubts(s).filter((t) => t !== '')" :key="d" class="small doubt">{{ d }}</div>
         </td>
         <td class="num">
-          {{ amount(l.deliveredE4, home)
-          }}<template v-if="l.deliveryE4 === null"><br /><span class="quiet small">delivery not known</span></template>
+          {{ amount(s.deliveredE4, home)
+          }}<template v-if="!s.isDeliveryKnown"><br /><span class="quiet small">delivery not known</span></template>
         </td>
-        <td class="num">{{ count(l.units) }}<GradeMark :grade="l.grade" /></td>
-        <td class="num">{{ l.rating === null ? '–' : decimal(l.rating, 1) }}</td>
+        <td v-if="full" class="num" :class="(s.myProfitE4 ?? 0) < 0 ? 'loss' : 'profit'">
+          {{ signed(s.myProfitE4, home) }}
+        </td>
+        <td
+          class="num"
+          :title="
+            s.estimate && s.units === null
+              ? `from feedback; 80 %: ${count(s.estimate.low)} to ${count(s.estimate.high)}`
+              : ''
+          "
+        >
+          {{ count(units(s)) }}<GradeMark :grade="s.units !== null ? s.grade : s.estimate ? 'estimated' : null" />
+        </td>
+        <td v-if="full" class="num">{{ s.feedback ? windows(s.feedback) : '–' }}</td>
+        <td v-if="full" class="num">{{ percent(s.featured) }}</td>
+        <td class="num">{{ s.rating === null ? '–' : decimal(s.rating, 1) }}</td>
       </tr>
     </tbody>
   </table>
-  <button v-if="sorted.length > 6" class="bare more" @click="all = !all">
-    {{ all ? 'Show fewer' : `Show all ${sorted.length}` }}
+  <button v-if="sellers.length > few" class="bare link small" @click="all = !all">
+    {{ all ? 'Show fewer' : `Show all ${sellers.length}` }}
   </button>
 </template>
 
@@ -54,6 +77,10 @@ const shown = computed(() => (all.value ? sorted.value : sorted.value.slice(0, 6
 .list td,
 .list th {
   padding: 3px 4px;
+}
+.full td,
+.full th {
+  padding: 4px 10px;
 }
 .list td:first-child,
 .list th:first-child {
@@ -63,8 +90,10 @@ const shown = computed(() => (all.value ? sorted.value : sorted.value.slice(0, 6
   color: var(--slate);
   text-decoration: underline;
 }
-.more {
-  color: var(--slate);
-  font-size: 12px;
+.doubt {
+  color: var(--clay);
+}
+.faint {
+  color: var(--quiet);
 }
 </style>

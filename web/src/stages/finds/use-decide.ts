@@ -1,15 +1,13 @@
 import { useServices } from '@/app/services'
-import { useQuery } from '@/shared/stores/query'
 import { useSheaf } from '@/shared/stores/sheaf'
 import type { DecisionState } from '@sickle/core/verdict'
 
-/** Records a decision on the selected item, with what the sheaf needs to show it later; a second time takes it back. */
-export function useDecide() {
+/** Records a decision on an item, with what the sheaf needs to show it later. */
+export function useDecide(item: () => string | null) {
   const services = useServices()
-  const query = useQuery()
   const sheaf = useSheaf()
   return async (action: DecisionState, text?: string): Promise<void> => {
-    const key = query.selected
+    const key = item()
     if (key === null) return
     const before = sheaf.decisionOf(key)
     if (text === undefined && before?.state === action) return

@@ -1,0 +1,27 @@
+import { mayList, statusOf } from '.'
+
+const item = {
+  gtin: '4006381333931',
+  category: 'Garden / Birds / Feeders',
+  listings: [{ key: 'Marrowgate/7', title: 'Wren-Works peanut feeder' }],
+}
+const entry = (some: object) => ({ market: 'Marrowgate', what: 'x y z', status: 'restricted', ...some })
+
+test.each([
+  ['restricted', 'restricted'], ['Not allowed', 'restricted'], ['gated', 'restricted'], ['Needs approval', 'needs approval'],
+  ['allowed', 'allowed'], ['OK', 'allowed'], ['?', 'unknown'],
+])('%s means %s', (words, status) => expect(statusOf(words)).toBe(status)) // prettier-ignore
+
+test('an entry speaks of an item by barcode, listing, category or words of its title; the strictest counts', () => {
+  const says = (some: object) => mayList([entry(some)], item).status
+  expect(says({ gtin: '4006381333931' })).toBe('restricted')
+  expect(says({ id: '7' })).toBe('restricted')
+  expect(says({ what: 'garden / birds', sort: 'category' })).toBe('restricted')
+  expect(says({ what: 'wren works', sort: 'brand' })).toBe('restricted')
+  expect(says({ what: 'works feeder' })).toBe('unknown')
+  expect(says({ what: 'ren', sort: 'phrase' })).toBe('unknown')
+  expect(says({ what: 'Garden / Bird', sort: 'category' })).toBe('unknown')
+  const both = mayList([entry({ id: '7', status: 'allowed' }), entry({ what: 'peanut', status: 'needs approval', note: 'ask' })], item)
+  expect(both).toMatchObject({ status: 'needs approval', because: [{ what: 'peanut', note: 'ask' }, { status: 'allowed' }] })
+  expect(mayList([], item)).toEqual({ status: 'unknown', because: [] })
+}) // prettier-ignore

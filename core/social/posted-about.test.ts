@@ -1,0 +1,23 @@
+import { postedAbout } from '.'
+
+const clip = (id: string, some: object = {}) => ({
+  market: 'Loopreel',
+  id,
+  clip: 'c',
+  creator: '@tern',
+  title: 't',
+  day: 1,
+  views: 100,
+  units: 4,
+  ...some,
+})
+
+test('what is posted about an item: of its own listings alone, sums of what is known', () => {
+  const clips = [clip('1'), clip('1', { sort: 'Live', creator: '@wren', units: 9, paid: 'yes', commission: 0.2 }), clip('2', { paid: 'no', units: null, commission: 0.1 }), clip('9', { units: 99 })]
+  const ads = [{ market: 'Loopreel', id: '2', advertiser: 'Sill', firstSeen: 5, lastSeen: 30 }, { market: 'Elsewhere', id: '2', advertiser: 'X', firstSeen: null, lastSeen: null }]
+  const posted = postedAbout(clips, ads, new Set(['Loopreel/1', 'Loopreel/2']))
+  expect(posted).toMatchObject({ clips: 2, lives: 1, creators: 2, views: 300, units: 13, paid: 1, paidKnown: 2, ads: 1, adsFrom: 5, adsTo: 30 })
+  expect(posted.commission).toBeCloseTo(0.15, 12)
+  expect(posted.best.map((c) => [c.creator, c.isLive, c.isPaid])).toEqual([['@wren', true, true], ['@tern', false, null], ['@tern', false, false]])
+  expect(postedAbout([], [], new Set())).toMatchObject({ clips: 0, units: null, commission: null, adsTo: null, best: [] })
+}) // prettier-ignore

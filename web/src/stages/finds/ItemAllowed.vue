@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import type { Item } from '@sickle/core/catalog'
+import { useServices } from '@/app/services'
+import { mayIListIt } from '@/shared/answers'
+import { useLatest } from '@/shared/use-latest'
+
+const { item } = defineProps<{ item: Item }>()
+const services = useServices()
+const allowed = useLatest([() => item], () => services.engine.call('allowed', [item.key]))
+</script>
+
+<template>
+  <article>
+    <h3>May I list it?</h3>
+    <p :class="{ loss: allowed?.status === 'restricted' }">{{ mayIListIt(allowed) }}</p>
+    <ul v-if="allowed && allowed.because.length > 1" class="small">
+      <li v-for="b in allowed.because.slice(1, 4)" :key="b.what + b.market">
+        {{ b.market }}: {{ b.what }}, {{ b.status }}<template v-if="b.note"> ({{ b.note }})</template>
+      </li>
+    </ul>
+  </article>
+</template>
+
+<style scoped>
+ul {
+  margin: 0;
+  padding-left: 16px;
+}
+</style>

@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Item } from '@sickle/core/catalog'
+import { improvementsOf } from '@sickle/core/verdict'
+
+const { item } = defineProps<{ item: Item }>()
+const found = computed(() => improvementsOf(item))
+</script>
+
+<template>
+  <article>
+    <h3>What could be better?</h3>
+    <ul v-if="found.length">
+      <li v-for="f in found" :key="f.what">
+        {{ f.what }}. <span class="quiet">{{ f.figure }}.</span>
+      </li>
+    </ul>
+    <p v-else>Nothing that the figures show. Pictures and texts are for your own eyes to judge.</p>
+  </article>
+</template>
+
+<style scoped>
+ul {
+  margin: 0;
+  padding-left: 16px;
+}
+</style>

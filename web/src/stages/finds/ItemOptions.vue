@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Item } from '@sickle/core/catalog'
+import { useServices } from '@/app/services'
+import { whichOptions } from '@/shared/answers'
+import IntervalMark from '@/shared/charts/IntervalMark.vue'
+import { signedPercent } from '@/shared/format'
+import { useLatest } from '@/shared/use-latest'
+
+/** What sellers of the category choose, and what of it goes with selling. */
+const { item } = defineProps<{ item: Item }>()
+const services = useServices()
+const lifts = useLatest([() => item], () => services.engine.call('options', [item.key]))
+const all = ref(false)
+const sorted = computed(() =>
+  [...(lifts.value ?? [])].sort(
+    (a, b) => Number(b.isLift) - Number(a.isLift) || Math.abs(b.lift.difference) - Math.abs(a.lift.difference),
+  ),
+)
+const shown = computed(() => (all.value ? sorted.value : sorted.value.slice(0, 6)))
+</script>
+
+<template>
+  <article>
+    <h3>Which options sell?</h3>
+    <p>{{ whichOptions(lifts, item) }}</p>
+    <table v-if="sorted.length" class="plain tight">
+      <thead>
+        <tr>
+          <th>Option</th>
+          <th>Listings sold, 95 %</th>
+          <th class="num">Against the rest</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="o in shown" :key="`${o.choice} ${o.option}`">
+          <td :title="`${o.sold} of ${o.of} listings sold in 30 days`">{{ o.choice }}: {{ o.option }}</td>
+          <td><IntervalMark :share="o.share" /></td>
+          <td
+            class="num"
+            :class="o.isLift ? (o.lift.difference > 0 ? 'profit' : 'loss') : 'quiet'"
+            :title="`95 %: ${signedPercent(o.lift.low)} to ${signedPercent(o.lift.high)}`"
+          >
+            {{ signedPercent(o.lift.difference) }}{{ o.isLift ? '' : ' ?' }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="sorted.length" class="small quiet">
+      Of the listings in {{ item.category }}; “?” where it may be chance (5 % false discoveries).
+      <button v-if="sorted.length > 6" class="bare link" @click="all = !all">
+        {{ all ? 'Fewer' : `All ${sorted.length}` }}
+      </button>
+    </p>
+  </article>
+</template>

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import type { Item } from '@sickle/core/catalog'
+import { useServices } from '@/app/services'
+import { whatIsPosted } from '@/shared/answers'
+import { count, day } from '@/shared/format'
+import { useLatest } from '@/shared/use-latest'
+import GradeMark from '@/shared/widgets/GradeMark.vue'
+
+const { item } = defineProps<{ item: Item }>()
+const services = useServices()
+const posted = useLatest([() => item], () => services.engine.call('posted', [item.key]))
+</script>
+
+<template>
+  <article>
+    <h3>What is being posted about it? <GradeMark v-if="posted" grade="reported" /></h3>
+    <p>{{ whatIsPosted(posted) }}</p>
+    <table v-if="posted?.best.length" class="plain tight">
+      <thead>
+        <tr>
+          <th>Clip, creator</th>
+          <th class="num">Posted</th>
+          <th class="num">Views</th>
+          <th class="num">Units</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(c, i) in posted.best" :key="i">
+          <td>
+            {{ c.title }}<br /><span class="quiet small"
+              >{{ c.creator }}{{ c.isLive ? ' · live' : '' }}{{ c.isPaid ? ' · paid' : '' }}</span
+            >
+          </td>
+          <td class="num">{{ day(c.day) }}</td>
+          <td class="num">{{ count(c.views) }}</td>
+          <td class="num">{{ count(c.units) }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </article>
+</template>

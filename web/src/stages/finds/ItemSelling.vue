@@ -1,0 +1,18 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { Item } from '@sickle/core/catalog'
+import { isItSelling } from '@/shared/answers'
+import SalesChart from '@/shared/charts/SalesChart.vue'
+import GradeMark from '@/shared/widgets/GradeMark.vue'
+
+const { item, tall = false } = defineProps<{ item: Item; tall?: boolean }>()
+const days = ref(90)
+</script>
+
+<template>
+  <article>
+    <h3>Is it really selling? <GradeMark :grade="item.unitsGrade" /></h3>
+    <p>{{ isItSelling(item) }}</p>
+    <SalesChart v-if="item.series" v-model:days="days" :series="item.series" :height="tall ? 150 : 92" />
+  </article>
+</template>

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import type { Item } from '@sickle/core/catalog'
+import { canIGetIt } from '@/shared/answers'
+import { useRules } from '@/shared/stores/rules'
+import { useWorkspace } from '@/shared/stores/workspace'
+import PackStepper from '@/shared/widgets/PackStepper.vue'
+import OfferList from './OfferList.vue'
+
+const { item } = defineProps<{ item: Item }>()
+const rules = useRules()
+const workspace = useWorkspace()
+async function setPack(pack: number | null) {
+  await rules.setPack(item.key, pack)
+  await workspace.reprice()
+}
+</script>
+
+<template>
+  <article>
+    <h3>Can I get it?</h3>
+    <p>{{ canIGetIt(item, rules.home) }}</p>
+    <p class="row-gap small">
+      <span>The listing is a pack of</span
+      ><PackStepper :value="item.pack" label="Pieces in the listing" @change="setPack" /><span class="quiet">{{
+        item.packFrom === null
+          ? 'assumed: the title says nothing'
+          : item.packFrom === 'set by you'
+            ? 'set by you'
+            : `read from “${item.packFrom}”`
+      }}</span>
+    </p>
+    <OfferList v-if="item.kind !== 'digital'" :item="item" :home="rules.home" />
+  </article>
+</template>

@@ -1,0 +1,67 @@
+import { itemSellers, listingChoices, soldTitles, type Item } from '@sickle/core/catalog'
+import { mayList } from '@sickle/core/clear'
+import { courseOf, optionLifts } from '@sickle/core/demand'
+import { mergeCompeting, type CompetingOffer } from '@sickle/core/room'
+import { postedAbout } from '@sickle/core/social'
+import type { RowRecord } from '@sickle/core/tables'
+import { wordsThatSell } from '@sickle/core/words'
+import type { Bench } from './bench'
+import type { CallContext } from './channel'
+import { capturesOf, recordsAtRest } from './records-at-rest'
+
+/** What the Close look asks beyond the item itself; records of the smaller kinds are read from rest when they are first asked for. */
+export function lookMethods(bench: () => Bench) {
+  let competing: Promise<CompetingOffer[]> | null = null
+  let social: Promise<[RowRecord[], RowRecord[]]> | null = null
+  let restricted: Promise<RowRecord[]> | null = null
+  const itemOf = (key: string): Promise<Item | null> => bench().itemOf(key)
+  return {
+    methods: {
+      /** How the sales of an item run: season, change of level, weekdays. */
+      async course(_: CallContext, key: string) {
+        const item = await itemOf(key)
+        return item && courseOf(item.listings.flatMap((l) => l.series ?? []))
+      },
+
+      /** Words that sell and words that do not, among the listings of an item's category. */
+      async words(_: CallContext, key: string) {
+        const item = await itemOf(key)
+        if (!item?.category) return null
+        const { catalog } = await bench().maker
+        return wordsThatSell(soldTitles(catalog, item.category))
+      },
+
+      /** What the options that sellers choose do for listings of the item's category. */
+      async options(_: CallContext, key: string) {
+        const item = await itemOf(key)
+        if (!item?.category) return null
+        const { catalog } = await bench().maker
+        return optionLifts(listingChoices(catalog, item.category))
+      },
+
+      /** Who sells it: listings and competing offers together. */
+      async sellers(_: CallContext, key: string) {
+        const [item, offers] = await Promise.all([itemOf(key), (competing ??= capturesOf('competing').then(mergeCompeting))])
+        return item ? itemSellers(item, offers, await bench().maker) : []
+      },
+
+      /** Clips, lives and advertisements about it; null where none were brought in at all. */
+      async posted(_: CallContext, key: string) {
+        const [item, [clips, ads]] = await Promise.all([
+          itemOf(key),
+          (social ??= Promise.all([recordsAtRest('clips'), recordsAtRest('ads')])),
+        ])
+        if (!item || clips.length + ads.length === 0) return null
+        return postedAbout(clips, ads, new Set(item.listings.map((l) => l.key)))
+      },
+
+      /** Whether it may be listed; null where no list of restricted items was brought in. */
+      async allowed(_: CallContext, key: string) {
+        const [item, entries] = await Promise.all([itemOf(key), (restricted ??= recordsAtRest('restricted'))])
+        return item && entries.length > 0 ? mayList(entries, item) : null
+      },
+    },
+    /** What was read is out of date. */
+    forget: () => void (competing = social = restricted = null),
+  }
+} // prettier-ignore

@@ -1,0 +1,20 @@
+import type { Capture, KindName } from '@sickle/core/intake'
+import { recordsOf, type RowRecord } from '@sickle/core/tables'
+import { openDatabase } from '../storage/database'
+import { listImports, loadCaptures } from '../storage/imports'
+
+/** Everything of one kind that rests, oldest import first. */
+export async function capturesOf(kind: KindName): Promise<Capture[]> {
+  const db = await openDatabase()
+  try {
+    const entries = (await listImports(db)).filter((e) => e.kind === kind)
+    return (await Promise.all(entries.map((e) => loadCaptures(db, e)))).flat()
+  } finally {
+    db.close()
+  }
+}
+
+/** The same as records: for kinds of which there are few. */
+export async function recordsAtRest(kind: KindName): Promise<RowRecord[]> {
+  return (await capturesOf(kind)).flatMap((c) => recordsOf(c.table))
+}
