@@ -147,3 +147,23 @@ describe('stage of life', () => {
     expect(stageOfLife(short)).toMatchObject({ stage: 'Ripening', seasonStrength: null })
   })
 })
+
+test('Theil–Sen closing in on the median agrees with looking at every pair, with ties and gaps', () => {
+  const value = fc.oneof(
+    { weight: 8, arbitrary: fc.integer({ min: 0, max: 9 }) },
+    { weight: 4, arbitrary: fc.double({ min: -50, max: 50, noNaN: true }) },
+    { weight: 1, arbitrary: fc.constant(NaN) },
+  )
+  fc.assert(
+    fc.property(fc.array(value, { minLength: 60, maxLength: 190 }), (values) => {
+      const slopes = values
+        .flatMap((a, i) => values.slice(i + 1).map((b, k) => (b - a) / (k + 1)))
+        .filter((s) => !Number.isNaN(s))
+        .sort((a, b) => a - b)
+      const middle = slopes.length >> 1
+      const plain = slopes.length % 2 ? slopes[middle] : ((slopes[middle - 1] ?? 0) + (slopes[middle] ?? 0)) / 2
+      expect(theilSenSlope(values)).toBeCloseTo(plain ?? NaN, 12)
+    }),
+    { numRuns: 150 },
+  )
+})

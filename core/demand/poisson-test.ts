@@ -10,17 +10,24 @@ export function poissonP(first: number, second: number, exposure = 1): number {
   const n = first + second
   if (n === 0) return 1
   const share = exposure / (1 + exposure)
-  const log = (k: number) =>
-    gammaln(n + 1) - gammaln(k + 1) - gammaln(n - k + 1) + k * Math.log(share) + (n - k) * Math.log1p(-share)
-  // R's own slack against rounding
-  const seen = log(first) + Math.log1p(1e-7)
-  let p = 0
-  for (let k = 0; k <= n; k++) {
-    const at = log(k)
-    if (at <= seen) p += Math.exp(at)
+  const odds = share / (1 - share)
+  const log = gammaln(n + 1) - gammaln(first + 1) - gammaln(second + 1) + first * Math.log(share) + second * Math.log1p(-share)
+  // Every likelihood as a share of the one seen, step by step from neighbour to neighbour; R's own slack against rounding.
+  const seen = 1 + 1e-7
+  const up = (k: number) => ((n - k) / (k + 1)) * odds
+  let sum = 1
+  for (let k = first, at = 1; k < n && at > 0; k++) {
+    at *= up(k)
+    if (at <= seen) sum += at
+    if (at < 1e-18 && up(k) < 1) break
   }
-  return Math.min(1, p)
-}
+  for (let k = first, at = 1; k > 0 && at > 0; k--) {
+    at /= up(k - 1)
+    if (at <= seen) sum += at
+    if (at < 1e-18 && up(k - 1) > 1) break
+  }
+  return Math.min(1, Math.exp(log) * sum)
+} // prettier-ignore
 
 /**
  * p-values with the false discovery rate controlled: of those at or under q, at most the share q is expected to be chance.

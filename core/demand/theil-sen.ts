@@ -1,24 +1,139 @@
+/** up to here looking at every pair is quicker */
+const fewPoints = 48
+
 /**
  * Theil–Sen slope: the median of the slopes of all pairs (Theil 1950, Sen 1968). NaN values are gaps and left out.
+ *
+ * Of many values not every pair is looked at: how many slopes lie under a bound is how many pairs fall once that bound is taken off
+ * (counted by merging, n log n); bounds close in on the median until few pairs lie between, and those are looked at.
  *
  * @returns change per step, or null with fewer than two values
  */
 export function theilSenSlope(values: ArrayLike<number>): number | null {
-  const slopes: number[] = []
-  for (let i = 0; i < values.length; i++) {
-    const a = values[i] as number
-    if (Number.isNaN(a)) continue
-    for (let j = i + 1; j < values.length; j++) {
-      const b = values[j] as number
-      if (!Number.isNaN(b)) slopes.push((b - a) / (j - i))
-    }
-  }
-  return slopes.length === 0 ? null : median(slopes)
+  const { t, y, n } = knownPoints(values)
+  if (n < 2) return null
+  return n <= fewPoints ? ofAllPairs(t, y, n) : closingIn(t, y, n)
 }
 
-function median(list: number[]): number {
-  const sorted = Float64Array.from(list).sort()
-  const middle = sorted.length >> 1
-  const high = sorted[middle] as number
-  return sorted.length % 2 ? high : ((sorted[middle - 1] as number) + high) / 2
+function knownPoints(values: ArrayLike<number>) {
+  const [t, y] = [new Float64Array(values.length), new Float64Array(values.length)]
+  let n = 0
+  for (let i = 0; i < values.length; i++) {
+    const v = values[i] as number
+    if (v !== v) continue
+    t[n] = i
+    y[n++] = v
+  }
+  return { t, y, n }
+}
+
+function ofAllPairs(t: Float64Array, y: Float64Array, n: number): number {
+  const slopes = new Float64Array((n * (n - 1)) / 2)
+  let k = 0
+  for (let i = 0; i < n; i++)
+    for (let j = i + 1; j < n; j++)
+      slopes[k++] = ((y[j] as number) - (y[i] as number)) / ((t[j] as number) - (t[i] as number))
+  const high = select(slopes, k, k >> 1)
+  if (k % 2) return high
+  let low = -Infinity
+  for (let i = 0; i < k >> 1; i++) low = Math.max(low, slopes[i] as number)
+  return (low + high) / 2
+}
+
+function closingIn(t: Float64Array, y: Float64Array, n: number): number {
+  const pairs = (n * (n - 1)) / 2
+  const [first, second] = [(pairs - 1) >> 1, pairs >> 1]
+  const z = new Float64Array(n)
+  const scratch = new Float64Array(n)
+  const under = (slope: number) => {
+    for (let i = 0; i < n; i++) z[i] = (y[i] as number) - slope * (t[i] as number)
+    return fallingPairsInPlace(z, scratch, n)
+  }
+  // Every slope is a mean of slopes between neighbours.
+  let [low, high] = [Infinity, -Infinity]
+  for (let i = 1; i < n; i++) {
+    const slope = ((y[i] as number) - (y[i - 1] as number)) / ((t[i] as number) - (t[i - 1] as number))
+    low = Math.min(low, slope)
+    high = Math.max(high, slope)
+  }
+  low -= 1e-9 * (1 + Math.abs(low))
+  high += 1e-9 * (1 + Math.abs(high))
+  let [below, upTo] = [0, pairs]
+  for (let step = 0; step < 60 && upTo - below > 2 * n; step++) {
+    const middle = (low + high) / 2
+    const count = under(middle)
+    if (count <= first) [low, below] = [middle, count]
+    else if (count > second) [high, upTo] = [middle, count]
+    else break // the two middle slopes lie on either side
+  }
+  // A median that many pairs share: bounds cannot part it.
+  if (upTo - below > 8 * n) return ofAllPairs(t, y, n)
+  const between = slopesBetween(t, y, n, low, high)
+  // Rounding may put a slope on the other side of a bound than it was counted: then every pair is looked at after all.
+  if (between.length !== upTo - below) return ofAllPairs(t, y, n)
+  between.sort()
+  return ((between[first - below] as number) + (between[second - below] as number)) / 2
+}
+
+/** Slopes of the pairs whose order turns between two bounds: those an insertion sort swaps. */
+function slopesBetween(t: Float64Array, y: Float64Array, n: number, low: number, high: number): Float64Array {
+  const at = (i: number, slope: number) => (y[i] as number) - slope * (t[i] as number)
+  const order = Array.from({ length: n }, (_, i) => i).sort((a, b) => at(a, low) - at(b, low) || a - b)
+  const keys = Float64Array.from(order, (i) => at(i, high))
+  const slopes: number[] = []
+  for (let k = 1; k < n; k++) {
+    const [key, i] = [keys[k] as number, order[k] as number]
+    let j = k - 1
+    for (; j >= 0 && (keys[j] as number) > key; j--) {
+      const other = order[j] as number
+      slopes.push(((y[other] as number) - (y[i] as number)) / ((t[other] as number) - (t[i] as number)))
+      keys[j + 1] = keys[j] as number
+      order[j + 1] = other
+    }
+    keys[j + 1] = key
+    order[j + 1] = i
+  }
+  return Float64Array.from(slopes)
+}
+
+/** Pairs of which the later is smaller; sorts on the way, by merging from below. */
+function fallingPairsInPlace(z: Float64Array, scratch: Float64Array, n: number): number {
+  let count = 0
+  let [from, to] = [z, scratch]
+  for (let width = 1; width < n; width *= 2) {
+    for (let start = 0; start < n; start += 2 * width) {
+      const [middle, end] = [Math.min(n, start + width), Math.min(n, start + 2 * width)]
+      let [left, right] = [start, middle]
+      for (let k = start; k < end; k++) {
+        if (right >= end || (left < middle && (from[left] as number) <= (from[right] as number))) to[k] = from[left++] as number
+        else {
+          count += middle - left
+          to[k] = from[right++] as number
+        }
+      }
+    }
+    ;[from, to] = [to, from]
+  }
+  return count
+} // prettier-ignore
+
+/** The value at a place of the order, by partition (Hoare's selection); what lies before it in the array is no larger. */
+function select(x: Float64Array, n: number, place: number): number {
+  let [left, right] = [0, n - 1]
+  while (left < right) {
+    const pivot = x[(left + right) >> 1] as number
+    let [i, j] = [left, right]
+    while (i <= j) {
+      while ((x[i] as number) < pivot) i++
+      while ((x[j] as number) > pivot) j--
+      if (i > j) break
+      const swap = x[i] as number
+      x[i++] = x[j] as number
+      x[j--] = swap
+    }
+    if (place <= j) right = j
+    else if (place >= i) left = i
+    else break
+  }
+  return x[place] as number
 }

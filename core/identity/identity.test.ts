@@ -1,4 +1,14 @@
-import { dayNumber, dayOfIso, gtinCheckDigit, isoDay, isValidGtin, normaliseGtin, shownGtin, weekday } from '.'
+import {
+  calendarDay,
+  dayNumber,
+  dayOfIso,
+  gtinCheckDigit,
+  isoDay,
+  isValidGtin,
+  normaliseGtin,
+  shownGtin,
+  weekday,
+} from '.'
 
 // 0036000291452 and 4006381333931: from memory, as in method.md. 95012346 and 9501101530003: examples of the GS1 General
 // Specifications (from memory); 9780306406157: the example of the ISBN standard's users' manual (from memory).
@@ -42,4 +52,11 @@ test('days agree with the calendar', () => {
   expect(weekday(dayOfIso('2026-05-31') ?? NaN)).toBe(6)
   expect(weekday(-1)).toBe(2)
   for (const iso of ['1969-12-31', '2000-02-29', '2026-11-25']) expect(isoDay(dayOfIso(iso) ?? NaN)).toBe(iso)
+})
+
+test('the calendar by whole numbers agrees with the platform’s, over four centuries and before 1970', () => {
+  for (let day = -150_000; day < 150_000; day += 17) {
+    const date = new Date(day * 86_400_000)
+    expect(calendarDay(day)).toEqual({ month: date.getUTCFullYear() * 12 + date.getUTCMonth(), of: date.getUTCDate() })
+  }
 })
