@@ -11,6 +11,7 @@ const figures = [
   'units28',
   'units28Before',
   'seasonStrength',
+  'levelChange',
   'observedDays',
   'units90',
 ] as const
@@ -50,6 +51,7 @@ export function lifeAt(table: Table, item: number): StageOfLife | null {
     units28: n('units28'),
     units28Before: n('units28Before'),
     seasonStrength: n('seasonStrength'),
+    levelChange: n('levelChange'),
     observedDays: n('observedDays') ?? 0,
     units90: n('units90') ?? 0,
   }

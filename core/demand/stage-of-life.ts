@@ -1,3 +1,4 @@
+import { changeOf } from './course'
 import { poissonGrowth, type Growth } from './growth'
 import { mannKendall } from './mann-kendall'
 import { indexOn, withoutSeason, type SeasonIndex } from './season-index'
@@ -59,6 +60,8 @@ export interface StageOfLife {
   units28Before: number | null
   /** F_S over two years or more; null where less is known */
   seasonStrength: number | null
+  /** units a day since the level changed / before, less 1; null where it did not */
+  levelChange: number | null
   observedDays: number
   units90: number
 }
@@ -93,10 +96,16 @@ export function stageOfLife(
     units28: growth.units,
     units28Before: growth.before,
     seasonStrength: seasonOf(series)?.strength ?? null,
+    levelChange: levelChangeOf(series),
     observedDays,
     units90: sumWindow(series, end, 90).units,
   }
   return { stage: decide({ series, rules, end }, facts, seasonless ?? growth), ...facts }
+}
+
+function levelChangeOf(series: UnitSeries): number | null {
+  const change = changeOf(series)
+  return change === null || change.before === 0 ? null : change.after / change.before - 1
 }
 
 interface KnownGrowth extends Growth {

@@ -9,7 +9,6 @@ import {
   measures,
   readCut,
   shippedCuts,
-  strips,
   valueAt,
   placeOf,
   type Query,
@@ -134,7 +133,7 @@ test('what was dropped is left out, and comes back', () => {
 })
 
 test('bins: every known value has one, the ends take what lies beyond', () => {
-  for (const m of strips) {
+  for (const m of measures) {
     for (const v of [-1e6, 0, 1, 1e6]) expect(binOf(m, v)).toBeGreaterThanOrEqual(0)
     expect(binOf(m, null)).toBe(-1)
     for (const p of [0, 0.3, 1]) expect(placeOf(m, valueAt(m, p))).toBeCloseTo(p, 9)
@@ -161,4 +160,21 @@ test('a row says what the item says, and no more', () => {
     profitE4: null,
   })
   expect(measures.map((m) => m.name)).toHaveLength(new Set(measures.map((m) => m.name)).size)
+})
+
+test('whichever measures have a strip, the same items match and each strip counts what the others leave', () => {
+  fc.assert(
+    fc.property(query, fc.subarray(['price', 'units', 'sellers', 'reviews', 'room'], { minLength: 1 }), (q, strips) => {
+      const [usual, other] = [newFinder(), new Finder(() => maker.catalog, figures, strips)]
+      const [a, b] = [usual.ask(q), other.ask(q)]
+      expect(b.matching).toBe(a.matching)
+      expect([...other.places(0, 20)]).toEqual([...usual.places(0, 20)])
+      expect(b.strips.map((s) => s.measure)).toEqual(strips)
+      for (const s of b.strips) {
+        const known = items.filter((i) => passes(i, q, s.measure) && measure(s.measure).of(i) !== null)
+        expect(s.passing.reduce((sum, n) => sum + n, 0)).toBe(known.length)
+      }
+    }),
+    { numRuns: 60 },
+  )
 })

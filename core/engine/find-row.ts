@@ -31,6 +31,8 @@ export interface FindRow {
   bestMarket: string | null
   worth: number | null
   windowEnd: number
+  /** measures in columns of their own, by name */
+  figures: Record<string, number | null>
 }
 
 export function findRow(item: Item): FindRow {
@@ -52,6 +54,7 @@ export function findRow(item: Item): FindRow {
     bestMarket: item.best?.market ?? null,
     worth: item.worth.value,
     windowEnd: item.windowEnd,
+    figures: {},
   } // prettier-ignore
 }
 

@@ -3,7 +3,7 @@ import { numbers, textColumn, type Table, type TextColumn } from '../tables'
 import { listingsAnswering } from './answering'
 import { facets, facetValues, type FacetName } from './figures'
 import { inOrder } from './in-order'
-import { binOf, bins, measure, strips } from './measures'
+import { binOf, bins, measure, usualStrips, type Measure } from './measures'
 import { listingsOfStores } from './listings-of-stores'
 import type { Answer, FacetCount, Query, Span } from './query'
 import { extraBit, Screen } from './screen'
@@ -12,6 +12,9 @@ import { fold, TextSearch } from './text-search'
 
 /** Answers queries over the figures of all items; what a query shares with the one before is not worked out again. */
 export class Finder {
+  /** names of the measures that have a strip, in order */
+  readonly strips: readonly string[]
+  readonly #strips: readonly Measure[]
   readonly #figures: Table
   readonly #catalog: () => Pick<Catalog, 'listings' | 'itemOf'>
   #search: TextSearch | null = null
@@ -24,13 +27,22 @@ export class Finder {
   #walk: { order: Iterator<number>; found: number[] } | null = null
 
   /** @param catalog asked for only when words are looked for, so that a workspace opens without its texts */
-  constructor(catalog: () => Pick<Catalog, 'listings' | 'itemOf'>, figures: Table) {
+  constructor(
+    catalog: () => Pick<Catalog, 'listings' | 'itemOf'>,
+    figures: Table,
+    strips: readonly string[] = usualStrips,
+  ) {
+    this.strips = strips
+    this.#strips = strips.map(measure)
     this.#figures = figures
     this.#catalog = catalog
     this.#facets = Object.fromEntries(facets.map((f) => [f, textColumn(figures, f)])) as Record<FacetName, TextColumn>
     this.#screen = new Screen(
       figures.rows,
-      strips.map((m) => ({ values: numbers(figures, m.name), binOf: (v) => (Number.isNaN(v) ? bins : binOf(m, v)) })),
+      this.#strips.map((m) => ({
+        values: numbers(figures, m.name),
+        binOf: (v) => (Number.isNaN(v) ? bins : binOf(m, v)),
+      })),
       bins,
       facets.map((f) => this.#facets[f].codes),
       facets.map((f) => this.#facets[f].words.length),
@@ -44,7 +56,7 @@ export class Finder {
 
   /** Work that makes later answers quicker, in small parts; false when there is none left. */
   *prepare(): Generator<void> {
-    for (let s = 0; s < strips.length; s++) {
+    for (let s = 0; s < this.#strips.length; s++) {
       this.#screen.prepare(s)
       yield
     }
@@ -59,7 +71,7 @@ export class Finder {
     return {
       total: this.rows,
       matching,
-      strips: strips.map((m, s) => ({
+      strips: this.#strips.map((m, s) => ({
         measure: m.name,
         all: this.#allBins[s] as number[],
         passing: bars[s] as number[],
@@ -95,12 +107,12 @@ export class Finder {
   #narrow(query: Query, hidden: readonly number[]): void {
     const before = this.#asked
     const changed = (a: unknown, b: unknown) => before === null || JSON.stringify(a) !== JSON.stringify(b)
-    strips.forEach((m, s) => {
+    this.#strips.forEach((m, s) => {
       const span = query.limits[m.name] ?? null
       if (changed(span, before?.limits[m.name] ?? null)) this.#screen.setSpan(s, span && closed(span))
     })
-    const others = otherLimits(query)
-    if (changed(others, before && otherLimits(before))) {
+    const others = this.#otherLimits(query)
+    if (changed(others, before && this.#otherLimits(before))) {
       const tests = others.map(([name, span]) => ({ values: numbers(this.#figures, name), span: closed(span) }))
       this.#screen.setFails(extraBit.others, (i) =>
         tests.some(({ values, span }) => !((values[i] as number) >= span[0] && (values[i] as number) <= span[1])),
@@ -140,6 +152,10 @@ export class Finder {
     return met.map((n) => (n === words.length ? 1 : 0))
   }
 
+  #otherLimits(query: Query): [string, Span][] {
+    return Object.entries(query.limits).filter(([name]) => !this.strips.includes(name))
+  }
+
   #require(bit: number, met: Uint8Array | null): void {
     this.#screen.setFails(bit, (i) => met !== null && met[i] === 0)
   }
@@ -177,7 +193,7 @@ export class Finder {
 
   #passing(): number[][] {
     const { passing } = this.#screen.counts()
-    return strips.map((_, s) => [...passing.subarray(s * (bins + 1), s * (bins + 1) + bins)])
+    return this.#strips.map((_, s) => [...passing.subarray(s * (bins + 1), s * (bins + 1) + bins)])
   }
 
   #facetCounts(facet: FacetName): FacetCount[] {
@@ -193,8 +209,4 @@ export class Finder {
 
 function closed([low, high]: Span): [number, number] {
   return [low ?? -Infinity, high ?? Infinity]
-}
-
-function otherLimits(query: Query): [string, Span][] {
-  return Object.entries(query.limits).filter(([name]) => !strips.some((m) => m.name === name))
 }

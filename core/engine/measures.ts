@@ -8,12 +8,18 @@ export interface Measure {
   format: 'money' | 'signed money' | 'count' | 'percent' | 'rating' | 'number' | 'score'
   of: (item: Item) => number | null
   /** edges of a strip's bins in the measure's own unit; the first and last bin take what lies beyond */
-  scale?: { from: number; to: number; kind: 'linear' | 'log' }
+  scale: { from: number; to: number; kind: 'linear' | 'log' }
   /** the trade's rule-of-thumb band (common practice, no source) */
   band?: [number | null, number | null]
 }
 
 const major = (e4: number | null | undefined) => (e4 == null ? null : e4 / 10_000)
+
+/** Days from the first of its listings to the end of the window. */
+function daysListed({ listings, windowEnd }: Item): number | null {
+  const days = listings.flatMap((l) => l.listedOn ?? [])
+  return days.length ? Math.max(0, windowEnd - Math.min(...days)) : null
+}
 
 /** Every measure of an item. Strips, columns, sort orders and Cuts follow from this table. */
 export const measures: readonly Measure[] = [
@@ -65,12 +71,51 @@ export const measures: readonly Measure[] = [
     scale: { from: -5, to: 25, kind: 'linear' },
     band: [5, null],
   },
-  { name: 'margin', label: 'Margin', format: 'percent', of: (i) => i.best?.margin ?? null },
-  { name: 'unitsPerListing', label: 'Units a listing', format: 'number', of: (i) => i.unitsPerListing },
-  { name: 'sellers', label: 'Sellers', format: 'count', of: (i) => i.sellers },
-  { name: 'listings', label: 'Listings', format: 'count', of: (i) => i.listings.length },
-  { name: 'revenue', label: 'Sales, 30 d', format: 'money', of: (i) => major(i.revenueE4) },
-  { name: 'landed', label: 'Landed cost', format: 'money', of: (i) => major(i.landedE4) },
+  {
+    name: 'margin',
+    label: 'Margin',
+    format: 'percent',
+    of: (i) => i.best?.margin ?? null,
+    scale: { from: -0.2, to: 0.8, kind: 'linear' },
+    band: [0.2, null],
+  },
+  {
+    name: 'unitsPerListing',
+    label: 'Units a listing',
+    format: 'number',
+    of: (i) => i.unitsPerListing,
+    scale: { from: 0.1, to: 200, kind: 'log' },
+    band: [2, null],
+  },
+  {
+    name: 'sellers',
+    label: 'Sellers',
+    format: 'count',
+    of: (i) => i.sellers,
+    scale: { from: 1, to: 60, kind: 'log' },
+    band: [2, 12],
+  },
+  {
+    name: 'listings',
+    label: 'Listings',
+    format: 'count',
+    of: (i) => i.listings.length,
+    scale: { from: 1, to: 60, kind: 'log' },
+  },
+  {
+    name: 'revenue',
+    label: 'Sales, 30 d',
+    format: 'money',
+    of: (i) => major(i.revenueE4),
+    scale: { from: 10, to: 100_000, kind: 'log' },
+  },
+  {
+    name: 'landed',
+    label: 'Landed cost',
+    format: 'money',
+    of: (i) => major(i.landedE4),
+    scale: { from: 0.5, to: 100, kind: 'log' },
+  },
   {
     name: 'profitMonth',
     label: 'Profit a month, shared',
@@ -79,35 +124,117 @@ export const measures: readonly Measure[] = [
       i.best?.profitE4 == null || i.units === null
         ? null
         : ((i.best.profitE4 / 10_000) * i.units) / (i.listings.length + 1),
+    scale: { from: -100, to: 500, kind: 'linear' },
   },
-  { name: 'room', label: 'Room', format: 'percent', of: (i) => i.room.openness },
-  { name: 'worth', label: 'Worth', format: 'score', of: (i) => i.worth.value },
+  {
+    name: 'room',
+    label: 'Room',
+    format: 'percent',
+    of: (i) => i.room.openness,
+    scale: { from: 0, to: 1, kind: 'linear' },
+  },
+  {
+    name: 'topShare',
+    label: 'Largest seller',
+    format: 'percent',
+    of: (i) => i.room.topShare,
+    scale: { from: 0, to: 1, kind: 'linear' },
+    band: [null, 0.6],
+  },
+  {
+    name: 'slope',
+    label: 'Trend a week',
+    format: 'percent',
+    of: (i) => i.life?.slopePerWeek ?? null,
+    scale: { from: -0.1, to: 0.1, kind: 'linear' },
+  },
+  {
+    name: 'growthSeasonless',
+    label: 'Growth, no season',
+    format: 'percent',
+    of: (i) => i.life?.growthSeasonless ?? null,
+    scale: { from: -1, to: 1, kind: 'linear' },
+  },
+  {
+    name: 'levelChange',
+    label: 'Level changed',
+    format: 'percent',
+    of: (i) => i.life?.levelChange ?? null,
+    scale: { from: -1, to: 3, kind: 'linear' },
+  },
+  {
+    name: 'seasonStrength',
+    label: 'Season',
+    format: 'number',
+    of: (i) => i.life?.seasonStrength ?? null,
+    scale: { from: 0, to: 1, kind: 'linear' },
+  },
+  {
+    name: 'reviews',
+    label: 'Reviews',
+    format: 'count',
+    of: (i) => i.reviews,
+    scale: { from: 1, to: 10_000, kind: 'log' },
+  },
+  {
+    name: 'daysListed',
+    label: 'Days listed',
+    format: 'count',
+    of: (i) => daysListed(i),
+    scale: { from: 5, to: 2000, kind: 'log' },
+  },
+  {
+    name: 'deliveryDays',
+    label: 'Supplier’s days',
+    format: 'count',
+    of: (i) => i.offer?.offer.leadDays ?? null,
+    scale: { from: 0, to: 30, kind: 'linear' },
+    band: [null, 10],
+  },
+  {
+    name: 'supplierOrders',
+    label: 'Supplier’s orders',
+    format: 'count',
+    of: (i) => i.offer?.offer.orders ?? null,
+    scale: { from: 1, to: 10_000, kind: 'log' },
+    band: [null, 1000],
+  },
+  {
+    name: 'worth',
+    label: 'Worth',
+    format: 'score',
+    of: (i) => i.worth.value,
+    scale: { from: 0, to: 100, kind: 'linear' },
+  },
 ]
 
 export function measure(name: string): Measure {
   return measures.find((m) => m.name === name) ?? (measures[0] as Measure)
 }
 
-/** The strips of the Comb, in order. */
-export const strips = measures.filter((m) => m.scale)
+/** The strips of the Comb where the seller chose no others. */
+export const usualStrips: readonly string[] = ['price', 'units', 'growth', 'sellThrough', 'rating', 'profit']
+
+/** more than this do not fit above the finds */
+export const mostStrips = 8
 
 export const bins = 28
 
 /** The bin of a value; beyond the ends the first and last bin. -1 for an unknown value. */
 export function binOf(m: Measure, value: number | null): number {
-  if (value === null || Number.isNaN(value) || !m.scale) return -1
+  if (value === null || Number.isNaN(value)) return -1
   return Math.max(0, Math.min(bins - 1, Math.floor(placeOf(m, value) * bins)))
 }
 
 /** Where a value lies on a strip, 0 at its left end, 1 at its right. */
 export function placeOf(m: Measure, value: number): number {
-  const { from, to, kind } = m.scale ?? { from: 0, to: 1, kind: 'linear' }
+  const { from, to, kind } = m.scale
   if (kind === 'linear') return (value - from) / (to - from)
   return Math.log(Math.max(value, from / 10) / from) / Math.log(to / from)
 }
 
 /** The value at a place of a strip: the other way round. */
 export function valueAt(m: Measure, place: number): number {
-  const { from, to, kind } = m.scale ?? { from: 0, to: 1, kind: 'linear' }
+  const { from, to, kind } = m.scale
   return kind === 'linear' ? from + place * (to - from) : from * (to / from) ** place
 }

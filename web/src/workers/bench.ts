@@ -1,8 +1,14 @@
 import type { Item, ItemMaker } from '@sickle/core/catalog'
 import { Finder, findRow, movers, type Answer, type FindRow, type Query } from '@sickle/core/engine'
 import { findRate } from '@sickle/core/money'
-import { textColumn, type Table } from '@sickle/core/tables'
+import { numberAt, numbers, textColumn, type Table } from '@sickle/core/tables'
 import type { FirstScreen } from '../storage/snapshot'
+
+/** What the seller chose to see. */
+export interface Shown {
+  strips: string[]
+  columns: string[]
+}
 
 const mostRows = 2000
 /** rows of the first screen that rest with what was worked out, beside those that were looked at */
@@ -14,12 +20,13 @@ const firstRows = 48
  */
 export class Bench {
   readonly figures: Table
-  readonly finder: Finder
+  #finder: Finder
   readonly maker: Promise<ItemMaker>
   #made: ItemMaker | null = null
   /** rows made so far, by place: most of those on the screen stay there when a limit moves */
   readonly #rows: Map<number, FindRow>
   readonly #places: Map<string, number>
+  #columns: readonly string[] = []
 
   constructor(
     figures: Table,
@@ -27,30 +34,38 @@ export class Bench {
     first: Pick<FirstScreen, 'rows' | 'places'> | null = null,
   ) {
     this.figures = figures
-    this.finder = new Finder(() => this.#now().catalog, figures)
+    this.#finder = new Finder(() => this.#now().catalog, figures)
     this.#rows = new Map(first?.rows)
     this.#places = new Map(first?.places)
     this.maker = Promise.resolve(maker).then((made) => (this.#made = made))
     if (!(maker instanceof Promise)) this.#made = maker
   }
 
+  get finder(): Finder {
+    return this.#finder
+  }
+
+  /** @param shown which measures have a strip, and which stand in columns of their own */
   async ask(
     query: Query,
     hidden: readonly string[],
-    from: number,
+    shown: Shown,
     count: number,
-  ): Promise<Answer & { from: number; rows: FindRow[] }> {
-    if (query.words.trim() !== '') await this.maker
-    const answer = this.finder.ask(query, await this.placesOf(hidden))
-    return { ...answer, from, rows: await this.rowsAt(from, count) }
+  ): Promise<Answer & { rows: FindRow[] }> {
+    if (query.words.trim() !== '' || query.phrase !== '' || query.stores.length > 0) await this.maker
+    if (shown.strips.join() !== this.#finder.strips.join())
+      this.#finder = new Finder(() => this.#now().catalog, this.figures, shown.strips)
+    this.#columns = shown.columns.filter((name) => this.figures.columns[name]?.type === 'number')
+    const answer = this.#finder.ask(query, await this.placesOf(hidden))
+    return { ...answer, rows: await this.rowsAt(0, count) }
   }
 
   /** More rows of the last answer. */
   async rowsAt(from: number, count: number): Promise<FindRow[]> {
-    const places = [...this.finder.places(from, count)]
+    const places = [...this.#finder.places(from, count)]
     if (this.#rows.size > mostRows) this.#rows.clear()
     if (places.some((at) => !this.#rows.has(at))) await this.maker
-    return places.map((at) => this.#row(at))
+    return places.map((at) => ({ ...this.#row(at), figures: this.#figuresAt(at) }))
   }
 
   async placesOf(keys: readonly string[]): Promise<number[]> {
@@ -76,7 +91,7 @@ export class Bench {
 
   /** Readies the finder for quick moves, step by step while `goesOn`. */
   prepareLater(goesOn: () => boolean): void {
-    const work = this.finder.prepare()
+    const work = this.#finder.prepare()
     const step = () => {
       if (goesOn() && !work.next().done) setTimeout(step, 30)
     }
@@ -88,6 +103,10 @@ export class Bench {
     const finder = new Finder(() => this.#now().catalog, this.figures)
     for (const at of finder.places(0, firstRows)) this.#row(at)
     return { summary: summaryOf(this.#now()), rows: [...this.#rows], places: [...this.#places] }
+  }
+
+  #figuresAt(at: number): Record<string, number | null> {
+    return Object.fromEntries(this.#columns.map((name) => [name, numberAt(numbers(this.figures, name), at)]))
   }
 
   #row(at: number): FindRow {

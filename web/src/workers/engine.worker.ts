@@ -1,11 +1,11 @@
 import { buildCatalog, ItemMaker, type Corrections, type Item, type SellerRules } from '@sickle/core/catalog'
-import { Finder, findRow, makeFigures, renewFiguresInPlace, type Query } from '@sickle/core/engine'
+import { emptyQuery, Finder, findRow, makeFigures, renewFiguresInPlace, type Query } from '@sickle/core/engine'
 import type { Capture } from '@sickle/core/intake'
 import type { Table } from '@sickle/core/tables'
 import { openDatabase } from '../storage/database'
 import { listImports, loadCaptures } from '../storage/imports'
 import { readSnapshot, snapshotPrint, writeSnapshot, type OpenedSnapshot } from '../storage/snapshot'
-import { Bench, summaryOf } from './bench'
+import { Bench, summaryOf, type Shown } from './bench'
 import { serve, type CallContext } from './channel'
 import { changedItems } from './changed-items'
 import { demandMethods } from './demand-methods'
@@ -117,8 +117,8 @@ const methods = {
     return take(copy, maker)
   },
 
-  ask: (_: CallContext, query: Query, hidden: string[], from: number, count: number) =>
-    loaded().ask(query, hidden, from, count),
+  ask: (_: CallContext, query: Query, hidden: string[], shown: Shown, count: number) =>
+    loaded().ask(query, hidden, shown, count),
 
   /** More rows of the last answer. */
   page: (_: CallContext, from: number, count: number) => bench?.rowsAt(from, count) ?? [],
@@ -127,12 +127,14 @@ const methods = {
   async counts(_: CallContext, queries: Query[], hidden: string[]) {
     if (!bench) return queries.map(() => 0)
     const places = await bench.placesOf(hidden)
-    const { catalog } = queries.some((q) => q.words !== '') ? await bench.maker : { catalog: null }
+    const { catalog } = queries.some((q) => q.words !== '' || q.phrase || q.stores?.length)
+      ? await bench.maker
+      : { catalog: null }
     const counter = new Finder(() => {
       if (!catalog) throw new Error('the catalogue is not read yet')
       return catalog
     }, bench.figures)
-    return queries.map((q) => counter.ask(q, places).matching)
+    return queries.map((q) => counter.ask({ ...emptyQuery, ...q }, places).matching)
   },
 
   /** Items that move most, as rows. */

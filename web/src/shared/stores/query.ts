@@ -13,6 +13,7 @@ import {
 import { plain } from '@/shared/plain'
 import { useServices } from '@/app/services'
 import { keptDocument } from './document'
+import { useSettings } from './settings'
 import { useSheaf } from './sheaf'
 import { useWorkspace } from './workspace'
 
@@ -24,10 +25,11 @@ export const useQuery = defineStore('query', () => {
   const services = useServices()
   const workspace = useWorkspace()
   const sheaf = useSheaf()
+  const settings = useSettings()
   const own = keptDocument<Cut[]>(services, 'cuts', () => [])
   const query = ref<Query>(plain(emptyQuery))
   const showDropped = ref(false)
-  const answer = shallowRef<(Omit<Answer, 'order'> & { from: number }) | null>(null)
+  const answer = shallowRef<Answer | null>(null)
   const rows = shallowRef(new Map<number, FindRow>())
   const selected = ref<string | null>(null)
   let asked = 0
@@ -39,6 +41,9 @@ export const useQuery = defineStore('query', () => {
     if (!before) known.set(row.key, row)
     return before ?? row
   }
+
+  /** strips and columns; measures without a column of their own are not asked for */
+  const shown = computed(() => ({ strips: settings.value.strips, columns: settings.value.columns }))
 
   const hidden = () => (showDropped.value ? [] : sheaf.dropped.map((d) => d.key))
 
@@ -57,7 +62,7 @@ export const useQuery = defineStore('query', () => {
 
   async function answerNewest(): Promise<number> {
     const mine = asked
-    const got = await services.engine.call('ask', [plain(query.value), hidden(), 0, pageSize])
+    const got = await services.engine.call('ask', [plain(query.value), hidden(), plain(shown.value), pageSize])
     const { rows: first, ...rest } = got
     loading.clear()
     rows.value = new Map(first.map((r, i) => [i, same(r)]))
@@ -100,15 +105,15 @@ export const useQuery = defineStore('query', () => {
   }
   const asText = computed(() => JSON.stringify({ ...emptyQuery, ...query.value }))
   const isUsed = (cut: Cut) => JSON.stringify({ ...emptyQuery, ...cut.query }) === asText.value
-  watch(
-    () => workspace.version,
-    () => known.clear(),
-    { flush: 'sync' },
-  )
+  watch([() => workspace.version, () => settings.value.columns], () => known.clear(), { flush: 'sync' })
 
-  watch([query, () => workspace.version, showDropped, () => sheaf.dropped.map((d) => d.key).join()], () => void ask(), {
-    deep: true,
-  })
+  watch(
+    [query, shown, () => workspace.version, showDropped, () => sheaf.dropped.map((d) => d.key).join()],
+    () => void ask(),
+    {
+      deep: true,
+    },
+  )
   return {
     load: own.load,
     query,

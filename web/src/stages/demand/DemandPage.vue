@@ -98,8 +98,8 @@ useKeys('Demand', [
               class="word"
               clearable
               placeholder="A broad word"
-              @keydown.enter="search?.blur()"
               :input-props="{ 'aria-label': 'A broad word' }"
+              @keydown.enter="search?.blur()"
             >
               <template #suffix><kbd>/</kbd></template>
             </NInput>

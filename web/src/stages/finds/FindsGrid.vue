@@ -1,16 +1,21 @@
 <script setup lang="ts">
 import { useVirtualizer } from '@tanstack/vue-virtual'
+import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { currencySign } from '@/shared/format'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
+import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
+import ColumnChooser from './ColumnChooser.vue'
 import FindsRow from './FindsRow.vue'
+import { chosenColumns, fitting } from './columns'
 
 const emit = defineEmits<{ open: [] }>()
 const query = useQuery()
 const rules = useRules()
 const sheaf = useSheaf()
+const settings = useSettings()
 const box = useTemplateRef('box')
 const total = computed(() => query.answer?.matching ?? 0)
 const virtual = useVirtualizer(
@@ -44,22 +49,10 @@ function sortBy(by: string) {
   query.change({ sort: { by, descending: sort.by === by ? !sort.descending : by !== 'price' } })
 }
 const sign = computed(() => currencySign(rules.home))
-const heads = computed(() => [
-  { by: 'price', label: `Price\n${sign.value}` },
-  { by: 'units', label: 'Units\n30 d' },
-  { by: 'growth', label: '90 days' },
-  { by: 'sellThrough', label: 'Sold, per\nlisting' },
-  { by: 'room', label: 'Room' },
-  { by: 'landed', label: `Landed\n${sign.value}` },
-  { by: 'profit', label: `Profit\n${sign.value}, %` },
-  { by: 'worth', label: 'Worth' },
-])
-const titles: Record<string, string> = {
-  growth: 'Sort by growth over 28 days',
-  sellThrough: 'Share of listings that sold at least once; units per listing',
-  room: 'How open it is to one more seller',
-  profit: 'At the lowest competing price of the market where it earns most',
-}
+const { width } = useElementSize(box)
+const columns = computed(() => fitting(chosenColumns(settings.value.columns, sign.value), width.value || 1000))
+const template = computed(() => `minmax(150px, 1fr) ${columns.value.map((c) => `${c.width}px`).join(' ')}`)
+const hidden = computed(() => settings.value.columns.length - columns.value.length)
 function first() {
   lastAt = -1
   return move(1)
@@ -69,24 +62,33 @@ defineExpose({ move, first, titleOf })
 </script>
 
 <template>
-  <div ref="box" class="panel grid" role="grid" aria-label="Items" :aria-rowcount="total + 1">
+  <div
+    ref="box"
+    class="panel grid"
+    role="grid"
+    aria-label="Items"
+    :aria-rowcount="total + 1"
+    :style="{ '--columns': template }"
+  >
     <div class="head" role="row">
-      <span role="columnheader" class="first">Item</span>
+      <span role="columnheader" class="first">Item <ColumnChooser :hidden="hidden" /></span>
       <span
-        v-for="h in heads"
-        :key="h.by"
+        v-for="c in columns"
+        :key="c.id"
         role="columnheader"
-        :class="`c-${h.by}`"
-        :aria-sort="query.query.sort.by === h.by ? (query.query.sort.descending ? 'descending' : 'ascending') : 'none'"
+        :class="[`c-${c.sortBy}`, { left: c.left }]"
+        :aria-sort="
+          query.query.sort.by === c.sortBy ? (query.query.sort.descending ? 'descending' : 'ascending') : 'none'
+        "
       >
         <button
           class="bare"
-          :title="titles[h.by] ?? `Sort by ${h.label.replace('\n', ', ')}`"
-          :class="{ on: query.query.sort.by === h.by }"
-          @click="sortBy(h.by)"
+          :title="c.title ?? `Sort by ${c.label.replace('\n', ' ')}`"
+          :class="{ on: query.query.sort.by === c.sortBy }"
+          @click="sortBy(c.sortBy)"
         >
-          {{ h.label
-          }}<template v-if="query.query.sort.by === h.by">{{ query.query.sort.descending ? ' ▾' : ' ▴' }}</template>
+          {{ c.label
+          }}<template v-if="query.query.sort.by === c.sortBy">{{ query.query.sort.descending ? ' ▾' : ' ▴' }}</template>
         </button>
       </span>
     </div>
@@ -96,6 +98,7 @@ defineExpose({ move, first, titleOf })
         :key="v.index"
         :row="query.rows.get(v.index) ?? null"
         :home="rules.home"
+        :columns="columns"
         :selected="query.rows.get(v.index)?.key === query.selected"
         :decision="sheaf.decisionOf(query.rows.get(v.index)?.key ?? '')?.state ?? null"
         :style="{ transform: `translateY(${v.start}px)` }"
@@ -114,7 +117,6 @@ defineExpose({ move, first, titleOf })
   overflow: auto;
   border-bottom: 0;
   border-radius: 8px 8px 0 0;
-  container-type: inline-size;
 }
 .head {
   position: sticky;
@@ -141,11 +143,8 @@ defineExpose({ move, first, titleOf })
 .head button {
   text-align: right;
 }
-.head .c-growth,
-.head .c-growth button,
-.head .c-room button,
-.head > span.c-growth,
-.head > span.c-room {
+.head > span.left,
+.head > span.left button {
   text-align: left;
 }
 </style>
@@ -154,20 +153,7 @@ defineExpose({ move, first, titleOf })
 .grid .head,
 .grid .find {
   display: grid;
-  grid-template-columns: minmax(150px, 1fr) 84px 54px 86px 58px 54px 60px 46px;
+  grid-template-columns: var(--columns);
   column-gap: 8px;
-}
-.grid .c-room {
-  display: none;
-}
-@container (min-width: 900px) {
-  .grid .head,
-  .grid .find {
-    grid-template-columns: minmax(180px, 1fr) 96px 62px 92px 66px 76px 62px 74px 62px;
-  }
-  .grid .c-room {
-    display: block;
-    padding-left: 10px;
-  }
 }
 </style>

@@ -1,24 +1,17 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import type { FindRow } from '@sickle/core/engine'
-import TrendLine from '@/shared/charts/TrendLine.vue'
-import { amount, count, decimal, percent, signed } from '@/shared/format'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
-import GradeMark from '@/shared/widgets/GradeMark.vue'
+import FindCell from './FindCell.vue'
+import type { FindColumn } from './columns'
 
 const { row, home } = defineProps<{
   row: FindRow | null
   home: string
+  columns: FindColumn[]
   selected: boolean
   decision: 'keep' | 'hold' | 'drop' | null
 }>()
 defineEmits<{ choose: []; open: [] }>()
-const price = computed(() => {
-  if (!row || row.priceLowE4 === null) return ['–', '']
-  const [low, high] = [amount(row.priceLowE4, home), amount(row.priceHighE4, home)]
-  return low === high ? [low, ''] : [`${low}–`, high]
-})
-const tone = computed(() => ((row?.worth ?? 0) >= 60 ? 'moss' : (row?.worth ?? 0) >= 35 ? 'wheat' : 'clay'))
 const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
 </script>
 
@@ -45,43 +38,7 @@ const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
           </div>
         </div>
       </div>
-      <div role="gridcell" class="num">{{ price[0] }}<br />{{ price[1] }}</div>
-      <div role="gridcell" class="num">{{ count(row.units) }}<GradeMark :grade="row.unitsGrade" /></div>
-      <div role="gridcell" class="trend">
-        <TrendLine :values="row.trend" :stage="row.stage" /><span
-          class="small"
-          :class="{
-            quiet: row.stage !== 'Fading' && row.stage !== 'Flash',
-            falling: row.stage === 'Fading' || row.stage === 'Flash',
-          }"
-          >{{ row.stage }}</span
-        >
-      </div>
-      <div
-        role="gridcell"
-        class="num"
-        :title="
-          row.sellThrough === null ? '' : `95 %: ${percent(row.sellThroughLow)} to ${percent(row.sellThroughHigh)}`
-        "
-      >
-        {{ percent(row.sellThrough) }}<br /><span class="quiet">{{ decimal(row.unitsPerListing) }}</span>
-      </div>
-      <div role="gridcell" class="c-room">
-        {{ row.room }}<br /><span class="quiet small"
-          >{{ row.sellers }} {{ row.sellers === 1 ? 'seller' : 'sellers' }}</span
-        >
-      </div>
-      <div role="gridcell" class="num">{{ amount(row.landedE4, home) }}</div>
-      <div role="gridcell" class="num">
-        <span :class="row.profitE4 === null ? 'quiet' : row.profitE4 < 0 ? 'loss' : 'profit'">{{
-          signed(row.profitE4, home)
-        }}</span><br /><span class="quiet">{{ percent(row.margin) }}</span>
-      </div>
-      <div role="gridcell" class="num worth">
-        <b>{{ row.worth === null ? '–' : Math.round(row.worth) }}</b><span class="meter" aria-hidden="true"
-          ><i :style="{ width: `${row.worth ?? 0}%`, background: `var(--${tone})` }"
-        /></span>
-      </div>
+      <FindCell v-for="c in columns" :key="c.id" :column="c" :row="row" :home="home" />
     </template>
     <div v-else class="quiet small" role="gridcell">…</div>
   </div>
@@ -128,13 +85,6 @@ const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
   font-size: 12px;
   color: var(--quiet);
 }
-.trend {
-  display: grid;
-  line-height: 1.1;
-}
-.falling {
-  color: var(--clay);
-}
 .keep {
   color: var(--moss);
 }
@@ -143,17 +93,5 @@ const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
 }
 .drop {
   color: var(--clay);
-}
-.meter {
-  display: block;
-  height: 4px;
-  border-radius: 2px;
-  background: var(--sunk);
-  margin-top: 4px;
-  overflow: hidden;
-}
-.meter i {
-  display: block;
-  height: 100%;
 }
 </style>

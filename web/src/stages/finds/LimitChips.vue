@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { NButton, NInput, NPopover } from 'naive-ui'
 import { computed, ref } from 'vue'
-import { measure, strips } from '@sickle/core/engine'
+import { measure } from '@sickle/core/engine'
 import { count } from '@/shared/format'
 import { spanWords } from '@/shared/span-words'
 import { useQuery } from '@/shared/stores/query'
+import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
 
 const query = useQuery()
 const sheaf = useSheaf()
+const settings = useSettings()
 const name = ref('')
 const naming = ref(false)
 const leaf = (path: string) => path.split(' / ').at(-1) ?? path
@@ -20,7 +22,7 @@ const chips = computed(() => {
       label: leaf(value),
       lift: () => query.change({ [key]: q[key].filter((v) => v !== value) }),
     }))
-  const others = Object.entries(q.limits).filter(([m]) => !strips.some((s) => s.name === m))
+  const others = Object.entries(q.limits).filter(([m]) => !settings.value.strips.includes(m))
   return [
     ...(q.words ? [{ label: `“${q.words}”`, lift: () => query.change({ words: '' }) }] : []),
     ...(q.phrase ? [{ label: `sells under “${q.phrase}”`, lift: () => query.change({ phrase: '' }) }] : []),

@@ -1,11 +1,15 @@
 <script setup lang="ts">
-import { strips } from '@sickle/core/engine'
+import { computed } from 'vue'
+import { measure } from '@sickle/core/engine'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
+import { useSettings } from '@/shared/stores/settings'
 import CombStrip from './CombStrip.vue'
 
 const query = useQuery()
 const rules = useRules()
+const settings = useSettings()
+const strips = computed(() => settings.value.strips.map(measure))
 </script>
 
 <template>

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { ArrowDown, ArrowUp } from '@lucide/vue'
+import { NPopover } from 'naive-ui'
+import { computed } from 'vue'
+import { measures, mostStrips, usualStrips } from '@sickle/core/engine'
+import { currencySign } from '@/shared/format'
+import { useRules } from '@/shared/stores/rules'
+import { usualColumns, useSettings } from '@/shared/stores/settings'
+import { allColumns } from './columns'
+
+/** Which measures have a strip above the finds, and which columns the finds have, in which order. */
+defineProps<{ hidden: number }>()
+const settings = useSettings()
+const rules = useRules()
+type Part = 'strips' | 'columns'
+const offered = computed(() => ({
+  strips: measures.map((m) => ({ id: m.name, name: m.label })),
+  columns: allColumns(currencySign(rules.home)),
+}))
+const parts = computed(() =>
+  (['strips', 'columns'] as const).map((part) => {
+    const chosen = settings.value[part]
+    const nameOf = (id: string) => offered.value[part].find((o) => o.id === id)?.name ?? id
+    return {
+      part,
+      title: part === 'strips' ? `Strips (${mostStrips} at most)` : 'Columns',
+      full: part === 'strips' && chosen.length >= mostStrips,
+      chosen: chosen.map((id) => ({ id, name: nameOf(id) })),
+      others: offered.value[part].filter((o) => !chosen.includes(o.id)),
+    }
+  }),
+)
+const set = (part: Part, ids: string[]) => void settings.change({ [part]: ids })
+const add = (part: Part, id: string) => set(part, [...settings.value[part], id])
+const remove = (part: Part, id: string) =>
+  set(
+    part,
+    settings.value[part].filter((v) => v !== id),
+  )
+function move(part: Part, id: string, by: number) {
+  const list = settings.value[part].filter((v) => v !== id)
+  list.splice(Math.max(0, settings.value[part].indexOf(id) + by), 0, id)
+  set(part, list)
+}
+function usual() {
+  set('strips', [...usualStrips])
+  set('columns', [...usualColumns])
+}
+</script>
+
+<template>
+  <NPopover trigger="click" placement="bottom-start">
+    <template #trigger>
+      <button class="bare link small">
+        Strips and columns{{ hidden > 0 ? ` (${hidden} more when there is room)` : '' }}
+      </button>
+    </template>
+    <div class="both">
+      <section v-for="p in parts" :key="p.part" :aria-label="p.title">
+        <h3>{{ p.title }}</h3>
+        <ol>
+          <li v-for="(c, i) in p.chosen" :key="c.id">
+            <label
+              ><input type="checkbox" checked :disabled="p.chosen.length === 1" @change="remove(p.part, c.id)" />
+              {{ c.name }}</label
+            >
+            <button class="bare" :disabled="i === 0" :aria-label="`${c.name} up`" @click="move(p.part, c.id, -1)">
+              <ArrowUp :size="13" aria-hidden="true" />
+            </button>
+            <button
+              class="bare"
+              :disabled="i === p.chosen.length - 1"
+              :aria-label="`${c.name} down`"
+              @click="move(p.part, c.id, 1)"
+            >
+              <ArrowDown :size="13" aria-hidden="true" />
+            </button>
+          </li>
+          <li v-for="o in p.others" :key="o.id" class="quiet">
+            <label
+              ><input type="checkbox" :checked="false" :disabled="p.full" @change="add(p.part, o.id)" />
+              {{ o.name }}</label
+            >
+          </li>
+        </ol>
+      </section>
+      <button class="bare link small" @click="usual">As it was at first</button>
+    </div>
+  </NPopover>
+</template>
+
+<style scoped>
+.both {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px 26px;
+  max-height: 60vh;
+  overflow: auto;
+  font-size: 13px;
+}
+ol {
+  list-style: none;
+  margin: 4px 0 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+}
+label {
+  flex: 1;
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,71 @@
+import { measures } from '@sickle/core/engine'
+
+/** A column of the finds beside the item itself. */
+export interface FindColumn {
+  id: string
+  /** two lines at most */
+  label: string
+  /** what it is called where columns are chosen */
+  name: string
+  width: number
+  sortBy: string
+  left?: boolean
+  title?: string
+}
+
+/** Columns that show more than one figure, or one with its sign; any other measure is a column of its own. */
+const built = (sign: string): FindColumn[] => [
+  { id: 'price', name: 'Price', label: `Price\n${sign}`, width: 92, sortBy: 'price' },
+  { id: 'units', name: 'Units', label: 'Units\n30 d', width: 60, sortBy: 'units' },
+  { id: 'trend', name: 'Trend and stage of life', label: '90 days', width: 88, sortBy: 'growth', left: true, title: 'Sort by growth over 28 days' },
+  { id: 'sold', name: 'Both sell-throughs', label: 'Sold, per\nlisting', width: 62, sortBy: 'sellThrough', title: 'Share of listings that sold at least once; units per listing' },
+  { id: 'room', name: 'Room', label: 'Room', width: 78, sortBy: 'room', left: true, title: 'How open it is to one more seller' },
+  { id: 'landed', name: 'Landed cost', label: `Landed\n${sign}`, width: 58, sortBy: 'landed' },
+  { id: 'profit', name: 'Profit and margin', label: `Profit\n${sign}, %`, width: 66, sortBy: 'profit', title: 'At the lowest competing price of the market where it earns most' },
+  { id: 'worth', name: 'Worth', label: 'Worth', width: 50, sortBy: 'worth' },
+] // prettier-ignore
+
+const inBuilt = new Set([
+  'price',
+  'units',
+  'sellThrough',
+  'unitsPerListing',
+  'room',
+  'landed',
+  'profit',
+  'margin',
+  'worth',
+])
+
+/** Everything that can be a column, in the order it is offered. */
+export function allColumns(sign: string): FindColumn[] {
+  const others = measures
+    .filter((m) => !inBuilt.has(m.name))
+    .map((m) => ({
+      id: m.name,
+      name: m.label,
+      label: m.label.replace(/[ ,]+(?=\S+$)/, '\n'),
+      width: 70,
+      sortBy: m.name,
+    }))
+  return [...built(sign), ...others]
+}
+
+/** The chosen columns, in their order; a name that means nothing any more is left out. */
+export function chosenColumns(ids: readonly string[], sign: string): FindColumn[] {
+  const all = new Map(allColumns(sign).map((c) => [c.id, c]))
+  return ids.flatMap((id) => all.get(id) ?? [])
+}
+
+const [itemWidth, gap] = [150, 8]
+
+/** The columns that fit, Room being the first to go, then those furthest right but for Worth. */
+export function fitting(columns: readonly FindColumn[], width: number): FindColumn[] {
+  const taken = (list: readonly FindColumn[]) => itemWidth + list.reduce((sum, c) => sum + c.width + gap, 20)
+  let list = [...columns]
+  while (taken(list) > width && list.length > 2) {
+    const out = list.find((c) => c.id === 'room') ?? list.filter((c) => c.id !== 'worth').at(-1)
+    list = list.filter((c) => c !== out)
+  }
+  return list
+}
