@@ -1,13 +1,15 @@
-import { joinListings } from '../goods'
+import { joinListings, type JoinOptions } from '../goods'
 import type { Capture } from '../intake'
 import { stopIfCancelled } from '../problem'
 import { mergeOffers, type Offer } from '../supply'
 import type { Table } from '../tables'
 import { categorySeasons, mergeTerms } from '../terms'
+import { ListingIndex } from './find-listing'
 import { LifeTable } from './life-table'
 import { ListingReader } from './listing'
 import { mergeListings } from './merge-listings'
 import { numberListings } from './number-listings'
+import { noCorrections, type Corrections } from './rules'
 import { salesBlock, seriesAt, type SalesBlock } from './sales-block'
 
 /** Everything gathered, as columns: listings, their sales, which of them are the same goods, and what suppliers offer. */
@@ -35,8 +37,17 @@ export interface WorkOptions {
   pause?: () => Promise<void>
 }
 
-/** All that does not depend on the seller's rules. @throws Problem 'cancelled' */
-export async function buildCatalog(captures: readonly Capture[], options: WorkOptions = {}): Promise<Catalog> {
+/**
+ * All that does not depend on the seller's rules.
+ *
+ * @param said what a person said of which listings are the same goods
+ * @throws Problem 'cancelled'
+ */
+export async function buildCatalog(
+  captures: readonly Capture[],
+  options: WorkOptions = {},
+  said: Pick<Corrections, 'apart' | 'together'> = noCorrections,
+): Promise<Catalog> {
   const step = stepper(options)
   const { count, captures: numbered } = numberListings(captures)
   await step(0.1)
@@ -47,7 +58,7 @@ export async function buildCatalog(captures: readonly Capture[], options: WorkOp
   const reader = new ListingReader(listings)
   const itemOf = await joinListings(
     { count, title: (i) => reader.title(i), gtin: (i) => reader.gtin(i) },
-    { onProgress: (done) => step(0.3 + 0.4 * done) },
+    { onProgress: (done) => step(0.3 + 0.4 * done), ...placesOf(said, listings) },
   )
   const { starts, members } = membersOf(itemOf)
   const life = new LifeTable()
@@ -83,6 +94,19 @@ export function stepper({ signal, onProgress, pause }: WorkOptions): (done: numb
     onProgress?.(done)
     await pause?.()
     stopIfCancelled(signal)
+  }
+}
+
+/** What was said by keys, as places of listings; what names a listing that is gone is passed over. */
+function placesOf({ apart, together }: Pick<Corrections, 'apart' | 'together'>, listings: Table): JoinOptions {
+  if (Object.keys(apart).length + Object.keys(together).length === 0) return {}
+  const index = new ListingIndex(listings)
+  return {
+    apart: new Set(Object.keys(apart).flatMap((key) => index.find(key) ?? [])),
+    together: Object.entries(together).flatMap(([key, other]) => {
+      const [a, b] = [index.find(key), index.find(other)]
+      return a === null || b === null ? [] : [[a, b] as const]
+    }),
   }
 }
 

@@ -83,6 +83,7 @@ function memberOf({ listing: l, series }: KnownListing, end: number, rules: Sell
     market: l.market,
     id: l.id,
     title: l.title ?? l.id,
+    gtin: l.gtin,
     store: l.store,
     priceE4,
     deliveryE4,

@@ -11,6 +11,7 @@ export interface MemberListing {
   market: string
   id: string
   title: string
+  gtin: string | null
   store: string | null
   priceE4: number | null
   deliveryE4: number | null

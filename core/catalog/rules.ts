@@ -25,9 +25,13 @@ export interface Corrections {
   offers: Record<string, string>
   /** costs that hold for one item only, by its key */
   costs: Record<string, Partial<CostInputs>>
+  /** listings that are not the goods of the item they were joined to, by their key: that item's key */
+  apart: Record<string, string>
+  /** listings that are the goods of another item, by their key: that item's key */
+  together: Record<string, string>
 }
 
-export const noCorrections: Corrections = { packs: {}, offers: {}, costs: {} }
+export const noCorrections: Corrections = { packs: {}, offers: {}, costs: {}, apart: {}, together: {} }
 
 /** Rules of a fresh workspace: no tax, no fees known, nothing assumed that the user did not say. */
 export function plainRules(homeCurrency: string): SellerRules {

@@ -2,7 +2,7 @@ import { buildCatalog, ItemMaker, noCorrections, plainRules } from '../catalog'
 import { wilsonInterval } from '../demand'
 import type { Capture } from '../intake'
 import { TableBuilder } from '../tables'
-import { bestBranch, categoryTree, compareWordings, Finder, listingsAnswering, listingsOfStores, makeFigures, TextSearch, emptyQuery } from '.' // prettier-ignore
+import { bestBranch, categoryTree, compareWordings, Finder, listingsAnswering, listingsOfStores, makeFigures, seenColumns, TextSearch, emptyQuery } from '.' // prettier-ignore
 
 const rows = [
   { id: '1', title: 'Window bird feeders', store: 'Wren', category: 'Garden / Birds', price: 10, units: 4 },
@@ -62,6 +62,25 @@ test('two wordings leave out what uses both', () => {
   const found = compareWordings(maker.catalog, titles(), maker.rules, ['bird', 'window'])
   expect(found).toMatchObject({ both: 1, first: { listings: 1, sold: 1, units: 1 }, second: { listings: 0, known: 0 } })
   expect(found.difference).toBeNull()
+})
+
+test('finds leave as a file with the columns that are seen, in their order', async () => {
+  const figures = await makeFigures(maker)
+  const columns = seenColumns(Int32Array.of(3, 0), ['units', 'sold', 'reviews', 'nothing'], { figures, maker })
+  expect(columns.map((c) => c.name)).toEqual(['item', 'key', 'markets', 'categories', 'units', 'sellThrough', 'unitsPerListing', 'reviews', 'windowEnd', 'grade'])
+  const of = (name: string) => columns.find((c) => c.name === name)?.values
+  expect(of('item')).toEqual(['Feeder for small birds', 'Window bird feeders'])
+  expect(of('units')).toEqual([1, 4])
+  expect(of('categories')).toEqual(['Garden / Balcony', 'Garden / Birds'])
+  expect(of('grade')).toEqual(['reported', 'reported'])
+  expect(columns.find((c) => c.name === 'units')?.type).toBe('integer')
+}) // prettier-ignore
+
+test('what was said of joins by hand holds in the catalogue', async () => {
+  const said = { apart: {}, together: { 'Marrowgate/4': 'Marrowgate/1', 'Marrowgate/99': 'Marrowgate/1' } }
+  const { starts, members } = await buildCatalog([capture()], {}, said)
+  expect([...members.subarray(starts[0], starts[1])]).toEqual([0, 3])
+  expect(starts.length - 1).toBe(rows.length - 1)
 })
 
 test('a store and a phrase limit the finds like any other limit', async () => {

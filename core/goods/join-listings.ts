@@ -9,6 +9,14 @@ export interface ListingNames {
   gtin: (listing: number) => string | null
 }
 
+export interface JoinOptions {
+  onProgress?: (done: number) => Promise<void>
+  /** listings that a person said stand alone */
+  apart?: ReadonlySet<number>
+  /** pairs that a person said are the same goods, whatever barcodes and titles say */
+  together?: readonly (readonly [number, number])[]
+}
+
 /**
  * Puts listings of the same goods together: by barcode, by titles that say the same, and by titles that are alike beyond
  * doubt. Two different barcodes are never joined, nor packs of different size.
@@ -18,7 +26,7 @@ export interface ListingNames {
  */
 export async function joinListings(
   { count, title, gtin }: ListingNames,
-  { onProgress = async () => {} }: { onProgress?: (done: number) => Promise<void> } = {},
+  { onProgress = async () => {}, apart = new Set(), together = [] }: JoinOptions = {},
 ): Promise<Int32Array> {
   const gtins = Array.from({ length: count }, (_, i) => gtin(i))
   const groups = new Groups(gtins)
@@ -27,6 +35,7 @@ export async function joinListings(
   const firstOf: number[] = []
   for (let i = 0; i < count; i++) {
     if (i % 500 === 0) await onProgress((0.6 * i) / count)
+    if (apart.has(i)) continue
     const signature = titleSignature(title(i) ?? '')
     const code = gtins[i] ?? null
     if (code !== null) groups.join(i, keep(byKey, `gtin ${code}`, i))
@@ -41,6 +50,7 @@ export async function joinListings(
     }
   }
   await joinAlike(groups, signatures, firstOf, (done) => onProgress(0.6 + 0.4 * done))
+  for (const [a, b] of together) groups.joinAnyway(a, b)
   return groups.numbered()
 }
 
@@ -106,6 +116,11 @@ class Groups {
     const [keep, give] = x < y ? [x, y] : [y, x]
     this.#parent[give] = keep
     this.#gtin[keep] = gx ?? gy
+  }
+
+  joinAnyway(a: number, b: number): void {
+    const [x, y] = [this.#root(a), this.#root(b)]
+    if (x !== y) this.#parent[Math.max(x, y)] = Math.min(x, y)
   }
 
   numbered(): Int32Array {

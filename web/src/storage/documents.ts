@@ -14,6 +14,7 @@ export const documentNames = [
   'looks',
   'trail',
   'judgements',
+  'cutRuns',
 ] as const
 export type DocumentName = (typeof documentNames)[number]
 

@@ -1,5 +1,14 @@
 import { buildCatalog, ItemMaker, type Corrections, type Item, type SellerRules } from '@sickle/core/catalog'
-import { emptyQuery, Finder, findRow, makeFigures, renewFiguresInPlace, type Query } from '@sickle/core/engine'
+import {
+  emptyQuery,
+  Finder,
+  findRow,
+  makeFigures,
+  renewFiguresInPlace,
+  seenColumns,
+  type Query,
+} from '@sickle/core/engine'
+import type { ExportFormat } from '@sickle/core/exports'
 import type { Capture } from '@sickle/core/intake'
 import type { Table } from '@sickle/core/tables'
 import { openDatabase } from '../storage/database'
@@ -79,7 +88,11 @@ const methods = {
         pause,
         onProgress: (done: number) => progress(from + share * done),
       })
-      const maker = new ItemMaker(await buildCatalog([...captures.values()].flat(), part(0, 0.6)), rules, corrections)
+      const maker = new ItemMaker(
+        await buildCatalog([...captures.values()].flat(), part(0, 0.6), corrections),
+        rules,
+        corrections,
+      )
       const figures = await makeFigures(maker, part(0.6, 0.4))
       keepLater(print)
       return take(figures, maker)
@@ -135,6 +148,22 @@ const methods = {
       return catalog
     }, bench.figures)
     return queries.map((q) => counter.ask({ ...emptyQuery, ...q }, places).matching)
+  },
+
+  /** Keys of the items that a query leaves, in its order. */
+  async keys(_: CallContext, query: Query, hidden: string[], most: number) {
+    const maker = await loaded().maker
+    const finder = new Finder(() => maker.catalog, loaded().figures)
+    finder.ask({ ...emptyQuery, ...query }, await loaded().placesOf(hidden))
+    return Array.from(finder.places(0, most), (at) => maker.keyAt(at))
+  },
+
+  /** What the last answer found, as a file with the columns that are seen. */
+  async exportFinds(_: CallContext, columns: string[], format: ExportFormat) {
+    const { figures, finder } = loaded()
+    const maker = await loaded().maker
+    const { writeExport } = await import('@sickle/core/exports')
+    return writeExport(format, seenColumns(finder.places(0, figures.rows), columns, { figures, maker }), 'Finds')
   },
 
   /** Items that move most, as rows. */

@@ -1,6 +1,8 @@
-import { itemSellers, listingChoices, soldTitles, type Item } from '@sickle/core/catalog'
+import { itemSellers, listingChoices, soldTitles, type Item, type ItemMaker } from '@sickle/core/catalog'
 import { mayList } from '@sickle/core/clear'
 import { courseOf, optionLifts } from '@sickle/core/demand'
+import { findRow, type FindRow } from '@sickle/core/engine'
+import { TitleIndex, titleSignature, type Likeness } from '@sickle/core/goods'
 import { mergeCompeting, type CompetingOffer } from '@sickle/core/room'
 import { postedAbout } from '@sickle/core/social'
 import type { RowRecord } from '@sickle/core/tables'
@@ -9,11 +11,24 @@ import type { Bench } from './bench'
 import type { CallContext } from './channel'
 import { capturesOf, recordsAtRest } from './records-at-rest'
 
+/** items beyond which alike titles are not indexed: it would take the worker too long for a by-the-way offer */
+const mostIndexed = 100_000
+
+export interface FindAlike {
+  row: FindRow
+  likeness: Likeness
+}
+
+function titlesOf(maker: ItemMaker): TitleIndex {
+  return new TitleIndex(Array.from({ length: maker.count }, (_, i) => titleSignature(maker.at(i, false).title)))
+}
+
 /** What the Close look asks beyond the item itself; records of the smaller kinds are read from rest when they are first asked for. */
 export function lookMethods(bench: () => Bench) {
   let competing: Promise<CompetingOffer[]> | null = null
   let social: Promise<[RowRecord[], RowRecord[]]> | null = null
   let restricted: Promise<RowRecord[]> | null = null
+  let titles: TitleIndex | null = null
   const itemOf = (key: string): Promise<Item | null> => bench().itemOf(key)
   return {
     methods: {
@@ -39,6 +54,18 @@ export function lookMethods(bench: () => Bench) {
         return optionLifts(listingChoices(catalog, item.category))
       },
 
+      /** Other items whose titles are alike: offered to be joined, never joined by themselves. */
+      async alike(_: CallContext, key: string): Promise<FindAlike[]> {
+        const [item, maker] = [await itemOf(key), await bench().maker]
+        if (!item || maker.count > mostIndexed) return []
+        titles ??= titlesOf(maker)
+        const found = titles.find(titleSignature(item.title), 7)
+        return found
+          .map(({ at, likeness }) => ({ row: findRow(maker.at(at, false)), likeness }))
+          .filter(({ row }) => row.key !== key)
+          .slice(0, 5)
+      },
+
       /** Who sells it: listings and competing offers together. */
       async sellers(_: CallContext, key: string) {
         const [item, offers] = await Promise.all([itemOf(key), (competing ??= capturesOf('competing').then(mergeCompeting))])
@@ -62,6 +89,6 @@ export function lookMethods(bench: () => Bench) {
       },
     },
     /** What was read is out of date. */
-    forget: () => void (competing = social = restricted = null),
+    forget: () => void (competing = social = restricted = titles = null),
   }
 } // prettier-ignore

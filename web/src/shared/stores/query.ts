@@ -1,11 +1,14 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import {
+  cutChanges,
   emptyQuery,
   readCut,
+  runAgain,
   shippedCuts,
   type Answer,
   type Cut,
+  type CutRun,
   type FindRow,
   type Query,
   type Span,
@@ -15,10 +18,13 @@ import { useServices } from '@/app/services'
 import { keptDocument } from './document'
 import { useSettings } from './settings'
 import { useSheaf } from './sheaf'
+import { useTurn } from './turn'
 import { useWorkspace } from './workspace'
 
 /** rows of a page: a screen of them and a little more */
 const pageSize = 24
+/** items of a Cut that are remembered, best first */
+const mostKept = 2000
 
 /** What is asked of all items, the answer, and the Cuts. The newest question wins; older answers are dropped. */
 export const useQuery = defineStore('query', () => {
@@ -27,6 +33,8 @@ export const useQuery = defineStore('query', () => {
   const sheaf = useSheaf()
   const settings = useSettings()
   const own = keptDocument<Cut[]>(services, 'cuts', () => [])
+  const runs = keptDocument<Record<string, CutRun>>(services, 'cutRuns', () => ({}))
+  const turn = useTurn()
   const query = ref<Query>(plain(emptyQuery))
   const showDropped = ref(false)
   const answer = shallowRef<Answer | null>(null)
@@ -93,7 +101,18 @@ export const useQuery = defineStore('query', () => {
   }
   /** Other limits altogether; what they do not speak of is open. */
   const replace = (some: Partial<Query>) => void (query.value = plain({ ...emptyQuery, ...some }))
-  const use = (cut: Cut) => replace(cut.query)
+  /** A Cut is run: its limits hold, and what it finds is kept beside what it found on the data before. */
+  async function use(cut: Cut): Promise<void> {
+    replace(cut.query)
+    if (workspace.version === 0 || turn.role === 'follower') return
+    const keys = await services.engine.call('keys', [plain(cut.query), [], mostKept])
+    const now = { data: workspace.ledger.map((e) => e.id).join(), at: services.now(), keys }
+    await runs.set({ ...runs.value.value, [cut.name]: runAgain(runs.value.value[cut.name] ?? null, now) })
+  }
+  const changesOf = (cut: Cut) => {
+    const run = runs.value.value[cut.name]
+    return run ? cutChanges(run) : null
+  }
   const clear = () => void (query.value = { ...plain(emptyQuery), sort: query.value.sort })
   const cuts = computed(() => [...shippedCuts, ...own.value.value])
   const keepCut = (name: string) =>
@@ -115,7 +134,7 @@ export const useQuery = defineStore('query', () => {
     },
   )
   return {
-    load: own.load,
+    load: () => Promise.all([own.load(), runs.load()]),
     query,
     answer,
     rows,
@@ -128,6 +147,7 @@ export const useQuery = defineStore('query', () => {
     replace,
     setLimit,
     use,
+    changesOf,
     clear,
     cuts,
     keepCut,

@@ -40,6 +40,28 @@ export const useRules = defineStore('rules', () => {
       offers: offer === null ? offers : { ...offers, [item]: offer },
     })
   }
+  /** A listing that is not the goods of an item; null puts it back to where it was joined. */
+  function setApart(listing: string, from: string | null): Promise<void> {
+    const { [listing]: _, ...apart } = corrections.value.value.apart
+    const { [listing]: __, ...together } = corrections.value.value.together
+    return corrections.set({
+      ...corrections.value.value,
+      apart: from === null ? apart : { ...apart, [listing]: from },
+      together,
+    })
+  }
+  /** Listings that are the goods of another item; null undoes it. */
+  function setTogether(listings: readonly string[], item: string | null): Promise<void> {
+    const drop = new Set(listings)
+    const without = (of: Record<string, string>) => Object.fromEntries(Object.entries(of).filter(([k]) => !drop.has(k)))
+    const { apart, together } = corrections.value.value
+    const added = item === null ? {} : Object.fromEntries(listings.map((l) => [l, item]))
+    return corrections.set({
+      ...corrections.value.value,
+      apart: without(apart),
+      together: { ...without(together), ...added },
+    })
+  }
   /** A cost of one item alone; undefined takes it back to the rules. */
   function setOwnCost(item: string, some: Partial<CostInputs>): Promise<void> {
     const own = Object.fromEntries(
@@ -61,6 +83,6 @@ export const useRules = defineStore('rules', () => {
     rules: computed(() => rules.value.value),
     corrections: computed(() => corrections.value.value),
     home: computed(() => rules.value.value.homeCurrency),
-    load, snapshot, set: rules.set, setSchedule, setPack, setOffer, setOwnCost, setPrice, priceOf,
+    load, snapshot, set: rules.set, setSchedule, setPack, setOffer, setApart, setTogether, setOwnCost, setPrice, priceOf,
   } // prettier-ignore
 })

@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useElementSize } from '@vueuse/core'
-import { computed, nextTick, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import type { Item } from '@sickle/core/catalog'
+import type { FindRow } from '@sickle/core/engine'
+import { useServices } from '@/app/services'
 import { currencySign } from '@/shared/format'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
 import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
+import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import ColumnChooser from './ColumnChooser.vue'
 import FindsRow from './FindsRow.vue'
 import { chosenColumns, fitting } from './columns'
@@ -16,11 +20,39 @@ const query = useQuery()
 const rules = useRules()
 const sheaf = useSheaf()
 const settings = useSettings()
+const services = useServices()
 const box = useTemplateRef('box')
+/** items whose listings are shown, by key */
+const unfolded = shallowRef(new Map<string, Item>())
 const total = computed(() => query.answer?.matching ?? 0)
 const virtual = useVirtualizer(
-  computed(() => ({ count: total.value, getScrollElement: () => box.value, estimateSize: () => 60, overscan: 3 })),
+  computed(() => ({ count: total.value, getScrollElement: () => box.value, estimateSize: heightAt, overscan: 3 })),
 )
+function heightAt(place: number): number {
+  const open = unfolded.value.get(query.rows.get(place)?.key ?? '')
+  return open ? 60 + 8 + open.listings.length * 24 : 60
+}
+async function unfold(key: string) {
+  const next = new Map(unfolded.value)
+  if (!next.delete(key)) {
+    const item = await services.engine.call('item', [key])
+    if (item) next.set(key, item)
+  }
+  unfolded.value = next
+  await nextTick()
+  virtual.value.measure()
+}
+// Other answers, other places: heights follow the rows.
+watch(
+  () => query.rows,
+  () => unfolded.value.size > 0 && virtual.value.measure(),
+)
+/** What is pointed at, larger. */
+const peek = ref<{ row: FindRow; top: number; left: number } | null>(null)
+function point(row: FindRow | null, event: MouseEvent) {
+  const at = (event.currentTarget as HTMLElement).getBoundingClientRect()
+  peek.value = row && { row, left: at.right + 12, top: Math.min(at.top, window.innerHeight - 300) }
+}
 const visible = computed(() => virtual.value.getVirtualItems())
 watch(visible, (list) => {
   const [first, last] = [list[0], list.at(-1)]
@@ -57,8 +89,9 @@ function first() {
   lastAt = -1
   return move(1)
 }
+const unfoldSelected = () => query.selected && void unfold(query.selected)
 const titleOf = (key: string) => [...query.rows.values()].find((r) => r.key === key)?.title ?? key
-defineExpose({ move, first, titleOf })
+defineExpose({ move, first, titleOf, unfoldSelected })
 </script>
 
 <template>
@@ -103,9 +136,16 @@ defineExpose({ move, first, titleOf })
         :decision="sheaf.decisionOf(query.rows.get(v.index)?.key ?? '')?.state ?? null"
         :style="{ transform: `translateY(${v.start}px)` }"
         :aria-rowindex="v.index + 2"
+        :unfolded="unfolded.get(query.rows.get(v.index)?.key ?? '') ?? null"
         @choose="query.selected = query.rows.get(v.index)?.key ?? null"
         @open="emit('open')"
+        @unfold="unfold"
+        @point="point"
       />
+    </div>
+    <div v-if="peek" class="peek panel" :style="{ top: `${peek.top}px`, left: `${peek.left}px` }" aria-hidden="true">
+      <GoodsPicture :src="peek.row.picture" :title="peek.row.title" :size="220" />
+      <p class="small">{{ peek.row.title }}</p>
     </div>
   </div>
 </template>
@@ -136,6 +176,13 @@ defineExpose({ move, first, titleOf })
 .head button.on {
   color: var(--slate);
   font-weight: 600;
+}
+.peek {
+  position: fixed;
+  z-index: 5;
+  width: 244px;
+  padding: 11px;
+  pointer-events: none;
 }
 .head > span:not(.first) {
   text-align: right;

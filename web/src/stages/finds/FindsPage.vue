@@ -10,6 +10,7 @@ import { useFollow } from '@/shared/use-follow'
 import { useKeys } from '@/shared/use-keys'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
 import CloseLook from './CloseLook.vue'
+import ExportFinds from './ExportFinds.vue'
 import FindsGrid from './FindsGrid.vue'
 import LimitChips from './LimitChips.vue'
 import TheComb from './TheComb.vue'
@@ -42,6 +43,7 @@ useKeys('Finds', [
   { key: 'arrowup', label: 'Item before', run: () => grid.value?.move(-1) },
   { key: 'pagedown', label: 'Ten further', run: () => grid.value?.move(10) },
   { key: 'pageup', label: 'Ten back', run: () => grid.value?.move(-10) },
+  { key: 'arrowright', label: 'Show or fold its listings', run: () => void grid.value?.unfoldSelected() },
   { key: 'k', label: 'Keep', run: () => void decide('keep') },
   { key: 'h', label: 'Hold', run: () => void decide('hold') },
   { key: 'd', label: 'Drop', run: () => void decide('drop') },
@@ -73,6 +75,7 @@ useKeys('Finds', [
         >
           <template #suffix><kbd>/</kbd></template>
         </NInput>
+        <ExportFinds />
         <label class="sort small quiet"
           >Sorted by
           <select

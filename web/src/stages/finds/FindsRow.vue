@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import type { Item } from '@sickle/core/catalog'
 import type { FindRow } from '@sickle/core/engine'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import FindCell from './FindCell.vue'
+import FindListings from './FindListings.vue'
 import type { FindColumn } from './columns'
 
 const { row, home } = defineProps<{
@@ -10,8 +12,10 @@ const { row, home } = defineProps<{
   columns: FindColumn[]
   selected: boolean
   decision: 'keep' | 'hold' | 'drop' | null
+  /** the item, where its listings are shown */
+  unfolded: Item | null
 }>()
-defineEmits<{ choose: []; open: [] }>()
+defineEmits<{ choose: []; open: []; unfold: [key: string]; point: [row: FindRow | null, event: MouseEvent] }>()
 const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
 </script>
 
@@ -28,17 +32,30 @@ const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
   >
     <template v-if="row">
       <div class="item" role="gridcell">
-        <GoodsPicture :src="row.picture" :title="row.title" />
+        <GoodsPicture
+          :src="row.picture"
+          :title="row.title"
+          @mouseenter="$emit('point', row, $event)"
+          @mouseleave="$emit('point', null, $event)"
+        />
         <div class="words">
           <div class="title" :title="row.title">{{ row.title }}</div>
           <div class="meta">
-            {{ row.markets.map((m) => m.charAt(0)).join(' ') }} · {{ row.listings }}
-            {{ row.listings === 1 ? 'listing' : 'listings'
-            }}<b v-if="decision" :class="decision"> · {{ words[decision] }}</b>
+            {{ row.markets.map((m) => m.charAt(0)).join(' ') }} ·
+            <button
+              class="bare unfold"
+              :tabindex="selected ? 0 : -1"
+              :aria-expanded="unfolded !== null"
+              :title="unfolded ? 'Fold its listings' : 'Show its listings'"
+              @click.stop="$emit('unfold', row.key)"
+            >
+              {{ unfolded ? '▾' : '▸' }} {{ row.listings }} {{ row.listings === 1 ? 'listing' : 'listings' }}</button
+            ><b v-if="decision" :class="decision"> · {{ words[decision] }}</b>
           </div>
         </div>
       </div>
       <FindCell v-for="c in columns" :key="c.id" :column="c" :row="row" :home="home" />
+      <FindListings v-if="unfolded" :item="unfolded" :home="home" />
     </template>
     <div v-else class="quiet small" role="gridcell">…</div>
   </div>
@@ -49,8 +66,8 @@ const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
   position: absolute;
   left: 0;
   right: 0;
-  height: 60px;
-  contain: strict;
+  grid-template-rows: 60px;
+  contain: layout style;
   align-items: center;
   padding: 0 10px;
   border-bottom: 1px solid var(--line);
@@ -80,6 +97,9 @@ const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
   -webkit-line-clamp: 2;
   -webkit-box-orient: vertical;
   overflow: hidden;
+}
+.unfold {
+  color: var(--slate);
 }
 .meta {
   font-size: 12px;

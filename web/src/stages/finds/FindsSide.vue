@@ -9,6 +9,7 @@ import { toProblem } from '@/shared/problem'
 import { useQuery } from '@/shared/stores/query'
 import { useWorkspace } from '@/shared/stores/workspace'
 import type { Cut } from '@sickle/core/engine'
+import CutChanges from './CutChanges.vue'
 import FacetList from './FacetList.vue'
 
 const query = useQuery()
@@ -53,6 +54,7 @@ const top = computed(() => query.answer?.categories ?? [])
         <button class="bare cut" @click="query.use(c)">
           <span>{{ c.name }}</span><span class="quiet">{{ count(counts[i]) }}</span>
         </button>
+        <CutChanges v-if="query.isUsed(c)" :cut="c" />
         <span v-if="query.isUsed(c)" class="acts"
           ><button class="bare" @click="save(c)">Save as a file</button
           ><button v-if="!c.ships" class="bare" @click="query.dropCut(c.name)">Forget</button></span

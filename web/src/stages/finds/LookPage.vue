@@ -12,6 +12,7 @@ import { useLatest } from '@/shared/use-latest'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
 import ItemAllowed from './ItemAllowed.vue'
 import ItemCourse from './ItemCourse.vue'
+import ItemJoin from './ItemJoin.vue'
 import ItemImprove from './ItemImprove.vue'
 import ItemOptions from './ItemOptions.vue'
 import ItemPosted from './ItemPosted.vue'
@@ -83,6 +84,7 @@ useKeys('Close look', [
         <ItemSource :item="item" />
       </div>
       <ItemSellers ref="sellers" class="wide" :item="item" full />
+      <ItemJoin class="wide" :item="item" />
       <ItemWords class="wide" :item="item" />
     </div>
     <JudgementList class="judge panel scroll" :item="item" />

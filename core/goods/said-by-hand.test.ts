@@ -1,0 +1,30 @@
+import { joinListings, whyJoined } from '.'
+
+const names = (list: [title: string, gtin: string | null][]) => ({
+  count: list.length,
+  title: (i: number) => list[i]?.[0] ?? null,
+  gtin: (i: number) => list[i]?.[1] ?? null,
+})
+const four = names([
+  ['Peanut feeder green 500 g', '2900000000018'],
+  ['Green peanut feeder, 500g', null],
+  ['Feeder for peanuts', '2900000000018'],
+  ['Nut cage', '2900000000025'],
+])
+
+test('what a person said goes before barcodes and titles, and putting it back gives what was', async () => {
+  expect([...(await joinListings(four))]).toEqual([0, 0, 0, 1])
+  expect([...(await joinListings(four, { apart: new Set([1]) }))]).toEqual([0, 1, 0, 2])
+  expect([...(await joinListings(four, { together: [[3, 0]] }))]).toEqual([0, 0, 0, 0])
+  expect([...(await joinListings(four, { apart: new Set([1]), together: [[1, 3]] }))]).toEqual([0, 1, 0, 1])
+  expect([...(await joinListings(four, { apart: new Set(), together: [] }))]).toEqual([0, 0, 0, 1])
+})
+
+test('why a listing stands with others: barcode before words, words before likeness', () => {
+  const at = (i: number) => ({ title: four.title(i) ?? '', gtin: four.gtin(i) })
+  expect(whyJoined(at(2), [at(0), at(1)])).toEqual({ by: 'barcode' })
+  expect(whyJoined(at(1), [at(0), at(2)])).toEqual({ by: 'same words' })
+  // feeder, peanut of feeder, peanut, hook
+  expect(whyJoined({ title: 'Peanut feeder hook', gtin: null }, [at(2)])).toEqual({ by: 'alike words', share: 2 / 3 })
+  expect(whyJoined(at(3), [at(0)])).toEqual({ by: 'nothing' })
+})

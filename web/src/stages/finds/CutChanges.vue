@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { NPopover } from 'naive-ui'
+import { computed, ref } from 'vue'
+import type { Cut, FindRow } from '@sickle/core/engine'
+import { useServices } from '@/app/services'
+import { count, dayInWords } from '@/shared/format'
+import { useQuery } from '@/shared/stores/query'
+import { useFollow } from '@/shared/use-follow'
+
+/** What a Cut finds now that it did not find on the data before, and the other way round. */
+const { cut } = defineProps<{ cut: Cut }>()
+const query = useQuery()
+const services = useServices()
+const follow = useFollow()
+const changes = computed(() => query.changesOf(cut))
+const shown = 12
+const lists = ref<{ title: string; of: number; rows: { key: string; row: FindRow | null }[] }[]>([])
+async function look() {
+  const { came = [], went = [] } = changes.value ?? {}
+  const rows = (keys: string[]) => services.engine.call('rows', [keys.slice(0, shown)])
+  const [a, b] = await Promise.all([rows(came), rows(went)])
+  lists.value = [
+    { title: 'New among them', of: came.length, rows: a },
+    { title: 'No longer', of: went.length, rows: b },
+  ]
+}
+</script>
+
+<template>
+  <NPopover v-if="changes" trigger="click" placement="right-start" @update:show="(open: boolean) => open && look()">
+    <template #trigger>
+      <button class="bare changes">
+        since {{ dayInWords(Math.floor(changes.since / 86_400_000)) }}: {{ count(changes.came.length) }} new,
+        {{ count(changes.went.length) }} gone
+      </button>
+    </template>
+    <div class="lists">
+      <section v-for="l in lists" :key="l.title">
+        <h3>{{ l.title }}: {{ count(l.of) }}</h3>
+        <button
+          v-for="r in l.rows"
+          :key="r.key"
+          class="bare item"
+          :disabled="!r.row"
+          @click="r.row && follow.item(r.row.key, r.row.title)"
+        >
+          {{ r.row?.title ?? `${r.key}, no longer gathered` }}
+        </button>
+        <p v-if="l.of > l.rows.length" class="small quiet">and {{ count(l.of - l.rows.length) }} more</p>
+      </section>
+    </div>
+  </NPopover>
+  <p v-else class="first small">First run: what changes is told next time.</p>
+</template>
+
+<style scoped>
+.changes,
+.first {
+  padding: 0 6px 2px;
+  font-size: 12px;
+  font-weight: 400;
+}
+.changes {
+  color: var(--slate);
+  text-decoration: underline;
+  text-align: left;
+}
+.lists {
+  display: grid;
+  gap: 10px;
+  max-width: 320px;
+  max-height: 60vh;
+  overflow: auto;
+}
+.item {
+  display: block;
+  width: 100%;
+  padding: 2px 0;
+  font-size: 13px;
+  color: var(--slate);
+}
+</style>

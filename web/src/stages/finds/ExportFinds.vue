@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { NPopover } from 'naive-ui'
+import { exportFormats, type ExportFormat } from '@sickle/core/exports'
+import { useServices } from '@/app/services'
+import { downloadBytes } from '@/shared/download'
+import { count } from '@/shared/format'
+import { useJobs } from '@/shared/stores/jobs'
+import { useQuery } from '@/shared/stores/query'
+import { useSettings } from '@/shared/stores/settings'
+import { plain } from '@/shared/plain'
+
+/** What is found, as a file: every item that passes, in this order, with the columns that are seen. */
+const services = useServices()
+const query = useQuery()
+const settings = useSettings()
+const jobs = useJobs()
+async function take(format: ExportFormat) {
+  const { label, mime } = exportFormats[format]
+  await query.settled()
+  const bytes = await jobs.run(`Finds as ${label}`, () =>
+    services.engine.call('exportFinds', [plain(settings.value.columns), format]),
+  )
+  downloadBytes(`finds.${format}`, bytes as Uint8Array<ArrayBuffer>, mime)
+}
+</script>
+
+<template>
+  <NPopover trigger="click" placement="bottom-end">
+    <template #trigger><button class="bare link small" :disabled="!query.answer?.matching">Export</button></template>
+    <div class="formats">
+      <p class="small quiet">{{ count(query.answer?.matching) }} items with the columns shown, as</p>
+      <button v-for="(f, name) in exportFormats" :key="name" class="bare link" @click="take(name)">
+        {{ f.label }}
+      </button>
+    </div>
+  </NPopover>
+</template>
+
+<style scoped>
+.formats {
+  display: flex;
+  gap: 12px;
+  flex-wrap: wrap;
+  max-width: 220px;
+}
+.formats p {
+  flex: 1 0 100%;
+}
+</style>
