@@ -1,7 +1,5 @@
 import { DuckDBInstance, type DuckDBConnection } from '@duckdb/node-api'
-import { chromium } from '@playwright/test'
-import { build } from 'esbuild'
-import { fileURLToPath } from 'node:url'
+import { inWorker } from './in-worker'
 import { makeMillion, storeCount, type Million } from './million'
 import { median, quantile, type Line } from './report'
 
@@ -37,7 +35,7 @@ export async function benchEngine(executablePath: string): Promise<Line[]> {
 type Round = Record<'top' | 'topPeer' | 'group' | 'groupPeer' | 'moved' | 'slow', number>
 
 async function oneRound(executablePath: string, duck: DuckDBConnection): Promise<Round> {
-  const ours = await inWorker(executablePath)
+  const ours = await inWorker<Measured>('engine.worker.ts', executablePath)
   const peerTop: number[] = []
   for (const { limits, rows } of ours.top.slice(-15)) {
     const where = Object.entries(limits)
@@ -66,37 +64,6 @@ async function oneRound(executablePath: string, duck: DuckDBConnection): Promise
     groupPeer: median(peerGroup),
     moved: median(ours.brush),
     slow: quantile(ours.brush, 0.95),
-  }
-}
-
-async function inWorker(executablePath: string): Promise<Measured> {
-  const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
-  const { outputFiles } = await build({
-    entryPoints: [at('../engine.worker.ts')],
-    bundle: true,
-    write: false,
-    format: 'iife',
-    target: 'es2022',
-    logLevel: 'error',
-  })
-  const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] })
-  try {
-    const page = await browser.newPage()
-    const got = await page.evaluate(
-      (code) =>
-        new Promise<string>((resolve, reject) => {
-          const worker = new Worker(URL.createObjectURL(new Blob([code], { type: 'text/javascript' })))
-          worker.onerror = (event) => reject(new Error(event.message))
-          worker.onmessage = ({ data }) =>
-            resolve(
-              JSON.stringify(data, (_, v) => (ArrayBuffer.isView(v) ? Array.from(v as Float64Array) : (v as unknown))),
-            )
-        }),
-      outputFiles[0]?.text ?? '',
-    )
-    return JSON.parse(got) as Measured
-  } finally {
-    await browser.close()
   }
 }
 

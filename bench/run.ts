@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process'
 import { benchCore } from './core'
 import { benchEngine } from './engine'
+import { benchEvidence } from './evidence'
 import { benchFinds } from './finds'
 import { benchFuzz } from './fuzz'
 import { report } from './report'
@@ -17,6 +18,7 @@ try {
     ...(await benchWorkspace(`http://127.0.0.1:${port}`, process.env.CHROMIUM ?? '/usr/bin/chromium')),
     ...(await benchFinds(`http://127.0.0.1:${port}`, process.env.CHROMIUM ?? '/usr/bin/chromium')),
     ...(await benchEngine(process.env.CHROMIUM ?? '/usr/bin/chromium')),
+    ...(await benchEvidence(process.env.CHROMIUM ?? '/usr/bin/chromium')),
     ...(await benchCore()),
     ...(await benchFuzz(`http://127.0.0.1:${port}`, process.env.CHROMIUM ?? '/usr/bin/chromium')),
   ]

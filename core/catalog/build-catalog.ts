@@ -5,12 +5,12 @@ import { mergeOffers, type Offer } from '../supply'
 import type { Table } from '../tables'
 import { categorySeasons, mergeTerms } from '../terms'
 import { ListingIndex } from './find-listing'
-import { LifeTable } from './life-table'
+import { itemLives } from './item-lives'
 import { ListingReader } from './listing'
 import { mergeListings } from './merge-listings'
 import { numberListings } from './number-listings'
 import { noCorrections, type Corrections } from './rules'
-import { salesBlock, seriesAt, type SalesBlock } from './sales-block'
+import { salesBlock, type SalesBlock } from './sales-block'
 
 /** Everything gathered, as columns: listings, their sales, which of them are the same goods, and what suppliers offer. */
 export interface Catalog {
@@ -61,24 +61,16 @@ export async function buildCatalog(
     { onProgress: (done) => step(0.3 + 0.4 * done), ...placesOf(said, listings) },
   )
   const { starts, members } = membersOf(itemOf)
-  const life = new LifeTable()
-  const seasons = categorySeasons(mergeTerms(captures))
-  for (let item = 0; item + 1 < starts.length; item++) {
-    if (item % 500 === 0) await step(0.7 + (0.3 * item) / starts.length)
-    const places = [...members.subarray(starts[item], starts[item + 1])]
-    const category = places.map((l) => reader.category(l)).find((c) => c !== null) ?? null
-    life.add(
-      places.flatMap((l) => seriesAt(sales, l) ?? []),
-      category === null ? null : (seasons.get(category) ?? null),
-    )
-  }
+  const life = await itemLives({ listings, sales, starts, members }, categorySeasons(mergeTerms(captures)), (done) =>
+    step(0.7 + 0.3 * done),
+  )
   return {
     listings,
     sales,
     itemOf,
     starts,
     members,
-    life: life.finish(),
+    life,
     windowEnds: windowEnds(reader, sales),
     offers: mergeOffers(captures),
   }

@@ -106,6 +106,7 @@ function firstKnown(group: Listing[], name: 'kind' | 'category' | 'gtin' | 'pict
 
 /** The most typical title: the one whose words most of the others have too; the shorter of equals. */
 function clearestTitle(titles: string[]): string {
+  if (titles.length === 1) return titles[0] as string
   const calm = titles.filter((t) => t !== t.toUpperCase())
   const list = calm.length > 0 ? calm : titles
   const split = list.map((t) => [...new Set(t.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [])])

@@ -1,4 +1,4 @@
-import { checkInputs, workOut } from '../margin'
+import { checkInputs, workOut, type CostInputs } from '../margin'
 import type { OfferMatch } from '../supply'
 import { worthOf } from '../verdict'
 import type { Item, MarketProfit } from './item'
@@ -9,19 +9,12 @@ import type { Corrections, SellerRules } from './rules'
 export function priceItem(item: Item, rules: SellerRules, corrections: Corrections): Item {
   const pack = corrections.packs[item.key] ?? item.pack
   const packFrom = corrections.packs[item.key] === undefined ? item.packFrom : 'set by you'
-  const chosen = chooseOffer({ ...item, pack }, rules, corrections)
+  const inputsFor = costing({ ...item, pack }, rules, corrections)
+  const chosen = chooseOffer({ ...item, pack }, corrections, inputsFor)
   const profits = item.markets.flatMap((market): MarketProfit[] => {
     const lowestE4 = lowestOn(item, market)
     if (lowestE4 === null) return []
-    const { inputs } = itemCost({
-      rules,
-      market,
-      kind: item.kind,
-      offer: chosen.offer?.offer ?? null,
-      packs: { sold: pack, bought: chosen.pack },
-      own: corrections.costs[item.key],
-    })
-    checkInputs(inputs)
+    const inputs = inputsFor(market, chosen.offer, chosen.pack)
     const { profitE4, netRevenueE4 } = workOut(inputs, lowestE4, true)
     return [
       { market, lowestE4, profitE4, margin: profitE4 === null || netRevenueE4 <= 0 ? null : profitE4 / netRevenueE4 },
@@ -65,25 +58,37 @@ function measuresOf(item: Item): Record<string, number | null> {
   }
 }
 
+type InputsFor = (market: string, offer: OfferMatch | null, bought: number) => CostInputs
+
+/** The checked costs of an item by market and offer, each worked out once. */
+function costing(item: Item, rules: SellerRules, corrections: Corrections): InputsFor {
+  const made = new Map<string, CostInputs>()
+  return (market, offer, bought) => {
+    const key = `${market}\n${offer?.offer.key ?? ''}\n${bought}`
+    const known = made.get(key)
+    if (known) return known
+    const { inputs } = itemCost({
+      rules,
+      market,
+      kind: item.kind,
+      offer: offer?.offer ?? null,
+      packs: { sold: item.pack, bought },
+      own: corrections.costs[item.key],
+    })
+    checkInputs(inputs)
+    made.set(key, inputs)
+    return inputs
+  }
+}
+
 function chooseOffer(
   item: Item,
-  rules: SellerRules,
   corrections: Corrections,
+  inputsFor: InputsFor,
 ): { offer: OfferMatch | null; pack: number; landedE4: number | null } {
   const packOf = (m: OfferMatch) => corrections.packs[m.offer.key] ?? m.offer.pack
   const landed = (m: OfferMatch | null, pack: number): { landedE4: number | null } =>
-    workOut(
-      itemCost({
-        rules,
-        market: item.markets[0] ?? '',
-        kind: item.kind,
-        offer: m?.offer ?? null,
-        packs: { sold: item.pack, bought: pack },
-        own: corrections.costs[item.key],
-      }).inputs,
-      0,
-      true,
-    )
+    workOut(inputsFor(item.markets[0] ?? '', m, pack), 0, true)
   if (item.kind === 'digital') return { offer: null, pack: 1, landedE4: landed(null, 1).landedE4 }
   const said = corrections.offers[item.key]
   if (said === '') return { offer: null, pack: 1, landedE4: landed(null, 1).landedE4 }

@@ -19,10 +19,16 @@ export interface ChangePoint {
  * @returns null with fewer than four values
  */
 export function pettitt(values: ArrayLike<number>): ChangePoint | null {
-  const places = Array.from({ length: values.length }, (_, i) => i).filter((i) => !Number.isNaN(values[i]))
+  const places: number[] = []
+  const known: number[] = []
+  for (let i = 0; i < values.length; i++) {
+    if (Number.isNaN(values[i])) continue
+    places.push(i)
+    known.push(values[i] as number)
+  }
   const n = places.length
   if (n < 4) return null
-  const ranks = middleRanks(places.map((i) => values[i] as number))
+  const ranks = middleRanks(known)
   let [sum, best, bestAt] = [0, 0, 0]
   for (let t = 1; t < n; t++) {
     sum += ranks[t - 1] as number
@@ -36,11 +42,25 @@ export function pettitt(values: ArrayLike<number>): ChangePoint | null {
 
 /** Ranks from 1; ties share the middle of theirs. */
 export function middleRanks(values: readonly number[]): Float64Array {
-  const order = values.map((_, i) => i).sort((a, b) => (values[a] as number) - (values[b] as number))
+  const order = orderOf(values)
   const ranks = new Float64Array(values.length)
   for (let from = 0, to = 0; from < order.length; from = to) {
     while (to < order.length && values[order[to] as number] === values[order[from] as number]) to++
     for (let i = from; i < to; i++) ranks[order[i] as number] = (from + 1 + to) / 2
   }
   return ranks
+}
+
+/** Places by value, least first. Short lists, of which there are very many, are put in order by insertion. */
+function orderOf(values: readonly number[]): Int32Array {
+  const order = Int32Array.from(values, (_, i) => i)
+  if (values.length > 64) return order.sort((a, b) => (values[a] as number) - (values[b] as number))
+  for (let k = 1; k < order.length; k++) {
+    const place = order[k] as number
+    const value = values[place] as number
+    let j = k - 1
+    for (; j >= 0 && (values[order[j] as number] as number) > value; j--) order[j + 1] = order[j] as number
+    order[j + 1] = place
+  }
+  return order
 }

@@ -41,6 +41,7 @@ export function sumWindow(series: UnitSeries, end: number, days: number): Window
 export function addSeries(list: readonly UnitSeries[]): UnitSeries | null {
   const first = list[0]
   if (!first) return null
+  if (list.length === 1) return first
   const stepDays = list.some((s) => s.stepDays === 7) ? 7 : 1
   const even = list.map((s) => (s.stepDays === stepDays ? s : toWeeks(s)))
   const end = Math.max(...even.map(lastDayOf))
@@ -80,12 +81,20 @@ function toWeeks(series: UnitSeries): UnitSeries {
 
 /** Means of whole weeks, newest last, of log(1 + units a day): the form in which trends are judged. Gaps are left out of a week's mean. */
 export function weeklyLogMeans(series: UnitSeries, days: number): Float64Array {
-  const end = lastDayOf(series)
+  const { values, stepDays } = series
   const weeks = Math.floor(days / 7)
   const means = new Float64Array(weeks).fill(NaN)
+  const steps = 7 / stepDays
   for (let w = 0; w < weeks; w++) {
-    const sum = sumWindow(series, end - (weeks - 1 - w) * 7, 7)
-    if (sum.known > 0) means[w] = Math.log1p(sum.units / sum.known)
+    const to = values.length - (weeks - 1 - w) * steps
+    let [units, known] = [0, 0]
+    for (let i = Math.max(0, to - steps); i < to; i++) {
+      const v = values[i] as number
+      if (v !== v) continue
+      units += v
+      known += stepDays
+    }
+    if (known > 0) means[w] = Math.log1p(units / known)
   }
   return means
 }

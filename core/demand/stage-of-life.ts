@@ -80,12 +80,12 @@ export function stageOfLife(
   { rules = stageRules, season = null }: { rules?: StageRules; season?: SeasonIndex | null } = {},
 ): StageOfLife {
   const end = lastDayOf(series)
-  const observedDays = series.values.reduce((n, v) => n + (Number.isNaN(v) ? 0 : series.stepDays), 0)
+  const observedDays = stepsKnown(series.values) * series.stepDays
   const judged = season ? withoutSeason(series, season) : series
   const weeks = weeklyLogMeans(judged, Math.min(trendDays, series.values.length * series.stepDays))
   const slope = theilSenSlope(weeks)
-  const growth = growthOf(series, end, null)
-  const seasonless = season && growthOf(series, end, season)
+  const growth = growthOf(series, end)
+  const seasonless = season && withoutDrift(growth, indexOn(season, end - 14) / indexOn(season, end - 42))
   const facts = {
     slopePerWeek: slope === null ? null : Math.expm1(slope),
     p: mannKendall(weeks)?.p ?? null,
@@ -114,13 +114,17 @@ interface KnownGrowth extends Growth {
 }
 
 /** The last 28 days against the 28 before; unknown with fewer than 14 known days in either. */
-function growthOf(series: UnitSeries, end: number, season: SeasonIndex | null): KnownGrowth {
+function growthOf(series: UnitSeries, end: number): KnownGrowth {
   const [later, earlier] = [sumWindow(series, end, 28), sumWindow(series, end - 28, 28)]
   if (later.known < 14 || earlier.known < 14) return { ratio: null, low: null, high: null, units: null, before: null }
-  const usual = (day: number) => (season ? indexOn(season, day) : 1)
-  const exposure = (later.known * usual(end - 14)) / (earlier.known * usual(end - 42))
-  const growth = poissonGrowth(Math.round(later.units), Math.round(earlier.units), exposure)
+  const growth = poissonGrowth(Math.round(later.units), Math.round(earlier.units), later.known / earlier.known)
   return { ...growth, units: later.units, before: earlier.units }
+}
+
+/** Growth where the later window is usually so many times the earlier: as a longer exposure, it scales ratio and interval alike. */
+function withoutDrift({ ratio, low, high }: Growth, usual: number): Growth {
+  const scaled = (v: number | null) => (v === null ? null : (1 + v) / usual - 1)
+  return { ratio: scaled(ratio), low: scaled(low), high: scaled(high) }
 }
 
 interface Judged {
@@ -162,6 +166,12 @@ function isFlash(series: UnitSeries, rules: StageRules, end: number, units90: nu
   }
   const last = sumWindow(series, end, 14).units
   return peak >= rules.flashShare * units90 && last <= rules.flashRest * peak
+}
+
+function stepsKnown(values: Float64Array): number {
+  let n = 0
+  for (let i = 0; i < values.length; i++) if (values[i] === values[i]) n++
+  return n
 }
 
 function known(value: number | undefined): number {

@@ -12,7 +12,9 @@ const fewPoints = 48
 export function theilSenSlope(values: ArrayLike<number>): number | null {
   const { t, y, n } = knownPoints(values)
   if (n < 2) return null
-  return n <= fewPoints ? ofAllPairs(t, y, n) : closingIn(t, y, n)
+  if (n <= fewPoints) return ofAllPairs(t, y, n)
+  // Counts often stay as they are: then the median needs no looking for.
+  return isZero(y, n) ? 0 : closingIn(t, y, n)
 }
 
 function knownPoints(values: ArrayLike<number>) {
@@ -25,6 +27,21 @@ function knownPoints(values: ArrayLike<number>) {
     y[n++] = v
   }
   return { t, y, n }
+}
+
+/** Whether the median slope is 0: neither rising nor falling pairs make half of all. */
+function isZero(y: Float64Array, n: number): boolean {
+  const sorted = y.slice(0, n)
+  const falling = fallingPairsInPlace(sorted, new Float64Array(n), n)
+  sorted.sort()
+  let level = 0
+  for (let i = 1, run = 1; i <= n; i++, run++) {
+    if (i < n && sorted[i] === sorted[i - 1]) continue
+    level += (run * (run - 1)) / 2
+    run = 0
+  }
+  const pairs = (n * (n - 1)) / 2
+  return falling <= (pairs - 1) >> 1 && pairs >> 1 < falling + level
 }
 
 function ofAllPairs(t: Float64Array, y: Float64Array, n: number): number {

@@ -37,7 +37,8 @@ export function seenColumns(places: Int32Array, shown: readonly string[], { figu
       if (name in words) return [facet(name)]
       const m = measures.find((x) => x.name === name)
       if (!m) return []
-      const values = all.map((at) => numberAt(numbers(figures, name), at))
+      const column = numbers(figures, name)
+      const values = all.map((at) => numberAt(column, at))
       const type = m.format === 'count' && values.every((v) => v === null || Number.isInteger(v)) ? 'integer' : 'number'
       const unit = m.format.includes('money') ? `, ${maker.rules.homeCurrency}` : ''
       return [{ name, label: `${m.label}${unit}`, help: '', type, required: false, values }]

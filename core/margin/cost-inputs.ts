@@ -80,12 +80,15 @@ export function blankInputs(currency: string): CostInputs {
   }
 }
 
+/** Inputs that count something: none of them may be 0. */
+const counts = new Set(['packSold', 'packBought', 'orderQuantity', 'salesPerListing', 'salesPerMonth'])
+
 /** @throws Problem 'input-invalid' naming the first input that makes no sense */
 export function checkInputs(inputs: CostInputs): void {
   for (const [name, value] of Object.entries(inputs)) {
     if (typeof value !== 'number') continue
     const ratio = name.endsWith('Ratio')
-    const count = ['packSold', 'packBought', 'orderQuantity', 'salesPerListing', 'salesPerMonth'].includes(name)
+    const count = counts.has(name)
     const fine = Number.isFinite(value) && value >= 0 && (!ratio || value <= 10) && (!count || value > 0)
     if (!fine) throw new Problem('input-invalid', { name, want: count ? 'above 0' : '0 or more', got: value })
   }

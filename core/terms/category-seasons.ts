@@ -1,4 +1,4 @@
-import type { SeasonIndex } from '../demand'
+import { seasonIndex, type SeasonIndex } from '../demand'
 import type { Term } from './term'
 
 /** searches a month below which a category's year is too thin to go by: our own bound */
@@ -19,7 +19,7 @@ export function categorySeasons(terms: readonly Term[]): Map<string, SeasonIndex
   const seasons = new Map<string, SeasonIndex>()
   for (const [category, sum] of sums) {
     const mean = sum.reduce((a, b) => a + b, 0) / 12
-    if (mean >= least && sum.every((v) => v > 0)) seasons.set(category, sum.map((v) => v / mean))
+    if (mean >= least && sum.every((v) => v > 0)) seasons.set(category, seasonIndex(sum))
   }
   return seasons
 } // prettier-ignore
