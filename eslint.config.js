@@ -16,7 +16,7 @@ const noVue = [['vue', 'vue-*', 'pinia', 'naive-ui', 'd3*', 'idb'], 'the core kn
 const noStandins = [['@sickle/standins*', '**/standins/**'], 'only the server and tests know the stand-ins']
 const coreDoor = [['@sickle/core/*/*', '**/../../*/!(index)*'], 'a core folder is entered by its index.ts']
 
-const stages = ['gather', 'finds', 'margin', 'sheaves', 'launch']
+const stages = ['gather', 'demand', 'finds', 'margin', 'sheaves', 'launch']
 
 export default defineConfig(
   { ignores: ['**/dist/', '**/coverage/', 'playwright-report/', 'test-results/'] },

@@ -21,7 +21,7 @@ export interface TermField {
   left: number
 }
 
-const edge = { left: 40, right: 10, top: 8, bottom: 22 }
+const edge = { left: 40, right: 10, top: 14, bottom: 22 }
 
 /**
  * Terms over searches a month (across) and competing listings (up), both logarithmic. A diagonal joins terms of equal balance

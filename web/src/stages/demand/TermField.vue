@@ -54,7 +54,7 @@ const tip = (t: Term) =>
         {{ l.term.phrase }}
       </text>
       <text :x="width - 10" :y="height - 8" class="axis" text-anchor="end">searches a month →</text>
-      <text x="4" y="10" class="axis">↑ listings</text>
+      <text x="44" y="11" class="axis">↑ listings</text>
     </svg>
   </div>
 </template>

@@ -11,6 +11,7 @@ import ItemSellers from './ItemSellers.vue'
 import ItemSelling from './ItemSelling.vue'
 import ItemSource from './ItemSource.vue'
 import ItemWords from './ItemWords.vue'
+import GradeMark from '@/shared/widgets/GradeMark.vue'
 import LookHead from './LookHead.vue'
 import WorthParts from './WorthParts.vue'
 
@@ -36,7 +37,7 @@ defineExpose({ focusReason: () => head.value?.focusReason() })
       <ItemWords :item="item" />
       <ItemSource :item="item" />
       <article>
-        <h3>What do I make?</h3>
+        <h3>What do I make? <GradeMark v-if="item.best" grade="estimated" /></h3>
         <p>{{ whatDoIMake(item, rules.home) }}</p>
       </article>
       <article>

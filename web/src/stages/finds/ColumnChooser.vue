@@ -51,8 +51,12 @@ function usual() {
 <template>
   <NPopover trigger="click" placement="bottom-start">
     <template #trigger>
-      <button class="bare link small">
-        Strips and columns{{ hidden > 0 ? ` (${hidden} more when there is room)` : '' }}
+      <button
+        class="bare link small"
+        aria-label="Strips and columns"
+        :title="hidden > 0 ? `Strips and columns; ${hidden} more when there is room` : 'Strips and columns'"
+      >
+        Columns{{ hidden > 0 ? ` (+${hidden})` : '' }}
       </button>
     </template>
     <div class="both">

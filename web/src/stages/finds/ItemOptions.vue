@@ -6,6 +6,7 @@ import { whichOptions } from '@/shared/answers'
 import IntervalMark from '@/shared/charts/IntervalMark.vue'
 import { signedPercent } from '@/shared/format'
 import { useLatest } from '@/shared/use-latest'
+import GradeMark from '@/shared/widgets/GradeMark.vue'
 
 /** What sellers of the category choose, and what of it goes with selling. */
 const { item } = defineProps<{ item: Item }>()
@@ -22,7 +23,7 @@ const shown = computed(() => (all.value ? sorted.value : sorted.value.slice(0, 6
 
 <template>
   <article>
-    <h3>Which options sell?</h3>
+    <h3>Which options sell? <GradeMark v-if="sorted.length" grade="estimated" /></h3>
     <p>{{ whichOptions(lifts, item) }}</p>
     <table v-if="sorted.length" class="plain tight">
       <thead>

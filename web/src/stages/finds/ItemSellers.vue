@@ -6,6 +6,7 @@ import { useRules } from '@/shared/stores/rules'
 import { useTrail } from '@/shared/stores/trail'
 import { useFollow } from '@/shared/use-follow'
 import { useLatest } from '@/shared/use-latest'
+import GradeMark from '@/shared/widgets/GradeMark.vue'
 import SellerList from './SellerList.vue'
 
 /** Who sells an item; from any of them on to all that store sells. */
@@ -34,7 +35,7 @@ defineExpose({ toBest })
 
 <template>
   <article>
-    <h3>Who sells it?</h3>
+    <h3>Who sells it? <GradeMark v-if="sellers?.length" grade="reported" /></h3>
     <p v-if="sellers">{{ whoSellsIt(sellers, rules.home) }}</p>
     <SellerList v-if="sellers" :sellers="sellers" :home="rules.home" :full="full" @store="toStore" />
   </article>

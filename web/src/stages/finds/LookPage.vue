@@ -23,6 +23,7 @@ import ItemSelling from './ItemSelling.vue'
 import ItemSource from './ItemSource.vue'
 import ItemWords from './ItemWords.vue'
 import JudgementList from './JudgementList.vue'
+import GradeMark from '@/shared/widgets/GradeMark.vue'
 import LookHead from './LookHead.vue'
 import WorthParts from './WorthParts.vue'
 
@@ -77,7 +78,7 @@ useKeys('Close look', [
         <ItemRoom :item="item" />
         <ItemPrice :item="item" :home="rules.home" />
         <article>
-          <h3>What do I make?</h3>
+          <h3>What do I make? <GradeMark v-if="item.best" grade="estimated" /></h3>
           <p>{{ whatDoIMake(item, rules.home) }}</p>
           <WorthParts :worth="item.worth" />
         </article>
