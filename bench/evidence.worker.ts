@@ -1,7 +1,7 @@
 import { ItemMaker, itemLives, noCorrections, plainRules, type Catalog } from '@sickle/core/catalog'
 import { mannKendall, pettitt, seasonIndex, theilSenSlope } from '@sickle/core/demand'
 import { makeFigures } from '@sickle/core/engine'
-import { TableBuilder, numbers, type Table } from '@sickle/core/tables'
+import { TableBuilder, numbers } from '@sickle/core/tables'
 
 const [count, days, start] = [100_000, 180, 20_425]
 

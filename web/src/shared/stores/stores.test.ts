@@ -6,6 +6,7 @@ import { openDatabase } from '@/storage/database'
 import { useJobs } from './jobs'
 import { useRules } from './rules'
 import { useSheaf } from './sheaf'
+import { useTrail } from './trail'
 
 let n = 0
 /** Stores over a database of their own; `again` is the same database after a reload. */
@@ -66,7 +67,15 @@ test('corrections and costs of one item can be set and taken back', async () => 
   expect(rules.corrections).toMatchObject({ packs: { 'offer:x': 4 }, costs: { a: { postageOutE4: 100 } } })
   await rules.setOwnCost('a', { postageOutE4: undefined })
   await rules.setPack('offer:x', null)
-  expect(rules.corrections).toEqual({ packs: {}, offers: {}, costs: {} })
+  await rules.setApart('m/1', 'm/0')
+  await rules.setTogether(['m/1', 'm/2'], 'm/9')
+  // what was set apart and is then said to be another's is no longer apart
+  expect(rules.corrections).toMatchObject({ apart: {}, together: { 'm/1': 'm/9', 'm/2': 'm/9' } })
+  await rules.setApart('m/1', 'm/0')
+  expect(rules.corrections).toMatchObject({ apart: { 'm/1': 'm/0' }, together: { 'm/2': 'm/9' } })
+  await rules.setTogether(['m/2'], null)
+  await rules.setApart('m/1', null)
+  expect(rules.corrections).toEqual({ packs: {}, offers: {}, costs: {}, apart: {}, together: {} })
 })
 
 describe('jobs', () => {
@@ -99,4 +108,19 @@ describe('jobs', () => {
     expect(run).not.toHaveBeenCalled()
     expect(jobs.jobs[0]?.state).toBe('cancelled')
   })
+})
+
+test('the Trail is kept: what was walked is there after a start anew, and one can stand at any stop', async () => {
+  const name = setup()
+  const trail = useTrail()
+  await trail.step({ kind: 'branch', key: 'Garden', label: 'Garden', to: '/demand?branch=Garden' })
+  await trail.step({ kind: 'item', key: 'm/1', label: 'Feeder', to: '/finds/item/m%2F1' })
+  expect(await trail.goTo(1)).toMatchObject({ to: '/demand?branch=Garden' })
+  setup(name)
+  const again = useTrail()
+  await again.load()
+  expect(again.lines.map((l) => l.place.label)).toEqual(['Garden', 'Feeder'])
+  expect(again.here?.id).toBe(1)
+  await again.forget()
+  expect(again.lines).toEqual([])
 })

@@ -159,6 +159,7 @@ useKeys('Demand', [
           <TermPanel
             v-else-if="demand.look"
             :look="demand.look"
+            :terms="demand.field?.terms ?? []"
             :home="rules.home"
             @choose="choose"
             @beside="beside"

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
+import type { Term } from '@sickle/core/terms'
 import SeasonRing from '@/shared/charts/SeasonRing.vue'
 import { balanceWords, isTheTermWorthIt, whatSellsUnderIt, whenIsItSearched } from '@/shared/demand-answers'
 import { amount, count, currencySign, percent } from '@/shared/format'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import type { TermLook } from '@/workers/demand-methods'
+import TermByName from './TermByName.vue'
 
 /** One term opened: is it worth aiming at, when and where, longer phrases around it, and what sells under it. */
-const { look, home } = defineProps<{ look: TermLook; home: string }>()
+const { look, home, terms } = defineProps<{ look: TermLook; home: string; terms: Term[] }>()
 defineEmits<{
   choose: [key: string]
   beside: [key: string]
@@ -23,6 +25,7 @@ defineEmits<{
       <h2>{{ look.term.phrase }}</h2>
       <span class="quiet small">{{ look.term.market }}</span>
       <span class="spring" />
+      <TermByName class="other" :terms="terms" hint="Beside another wording" @choose="(key) => $emit('beside', key)" />
       <NButton size="small" type="primary" :disabled="look.of === 0" @click="$emit('finds', look.term.phrase)"
         >{{ count(look.of) }} items in Finds</NButton
       >
@@ -107,6 +110,9 @@ defineEmits<{
   gap: 10px;
   align-content: start;
   font-size: 13.5px;
+}
+.other {
+  width: 170px;
 }
 .spring {
   flex: 1;

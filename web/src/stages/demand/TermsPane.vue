@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { NAutoComplete } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { balanceWords } from '@/shared/demand-answers'
 import { count, plural, signedPercent } from '@/shared/format'
 import type { TermsAnswer } from '@/workers/demand-methods'
+import TermByName from './TermByName.vue'
 import TermField from './TermField.vue'
 
 /** What people search for: the field, a way to a term by name, and the terms that rise. */
@@ -14,20 +14,8 @@ const { answer } = defineProps<{
   other: string | null
 }>()
 const emit = defineEmits<{ choose: [key: string]; market: [name: string | null] }>()
-const typed = ref('')
 const view = ref<'field' | 'rising'>('field')
-const options = computed(() => {
-  const text = typed.value.trim().toLowerCase()
-  if (text === '') return []
-  return answer.terms
-    .filter((t) => t.phrase.toLowerCase().includes(text))
-    .slice(0, 12)
-    .map((t) => ({ label: `${t.phrase} · ${t.market}`, value: t.key }))
-})
-function choose(key: string) {
-  emit('choose', key)
-  typed.value = ''
-}
+const choose = (key: string) => emit('choose', key)
 const left = computed(() => answer.terms.filter((t) => !(t.searches > 0 && (t.competing ?? 0) > 0)).length)
 </script>
 
@@ -48,16 +36,7 @@ const left = computed(() => answer.terms.filter((t) => !(t.searches > 0 && (t.co
           Rising ({{ answer.rising.length }})
         </button>
       </span>
-      <NAutoComplete
-        v-model:value="typed"
-        size="small"
-        class="by-name"
-        placeholder="A term by name"
-        :options="options"
-        :input-props="{ 'aria-label': 'A term by name' }"
-        clear-after-select
-        @select="choose"
-      />
+      <TermByName class="by-name" :terms="answer.terms" hint="A term by name" @choose="choose" />
       <select
         v-if="answer.markets.length > 1"
         class="market"

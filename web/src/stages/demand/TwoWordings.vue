@@ -43,7 +43,7 @@ const rows = computed(() => [
       <button class="bare link" @click="$emit('close')">Back to one</button>
     </header>
     <p v-if="wordings">{{ whichWordingSells(wordings, [first.term.phrase, second.term.phrase]) }}</p>
-    <table class="plain">
+    <table class="plain sides">
       <thead>
         <tr>
           <th />
@@ -82,6 +82,12 @@ const rows = computed(() => [
 .link {
   color: var(--slate);
   text-decoration: underline;
+}
+.sides {
+  table-layout: fixed;
+}
+.sides th {
+  white-space: normal;
 }
 .first button {
   color: var(--moss);
