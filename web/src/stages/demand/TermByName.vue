@@ -6,9 +6,10 @@ import type { Term } from '@sickle/core/terms'
 /** A term found by part of its name. */
 const { terms, hint } = defineProps<{ terms: Term[]; hint: string }>()
 const emit = defineEmits<{ choose: [key: string] }>()
-const typed = ref('')
+// Emptied by the field itself, it is null.
+const typed = ref<string | null>('')
 const options = computed(() => {
-  const text = typed.value.trim().toLowerCase()
+  const text = (typed.value ?? '').trim().toLowerCase()
   if (text === '') return []
   return terms
     .filter((t) => t.phrase.toLowerCase().includes(text))

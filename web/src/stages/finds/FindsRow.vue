@@ -102,6 +102,7 @@ const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
   color: var(--slate);
 }
 .meta {
+  white-space: nowrap;
   font-size: 12px;
   color: var(--quiet);
 }
