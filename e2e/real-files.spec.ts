@@ -108,8 +108,8 @@ test('338 weeks of real sales, walked to a listing file; units, margins and rank
   for (const item of r.items) {
     const row = findRow(page, item.title)
     await expect(row.locator('[role=gridcell]').nth(2)).toContainText(Math.round(item.units30).toLocaleString('en'))
-    await expect(row.locator('[role=gridcell]').nth(7)).toContainText(`+${item.profit.toFixed(2)}`)
-    await expect(row.locator('[role=gridcell]').nth(7)).toContainText(`${Math.round(item.margin * 100)} %`)
+    await expect(row).toContainText(`+${item.profit.toFixed(2)}`)
+    await expect(row).toContainText(`${Math.round(item.margin * 100)} %`)
     await row.click()
     await expect(look.getByRole('heading', { name: item.title })).toBeVisible()
     await expect(look).toContainText(`${item.growth > 0 ? '+' : '−'}${Math.abs(Math.round(item.growth * 100))} %`)
@@ -125,6 +125,16 @@ test('338 weeks of real sales, walked to a listing file; units, margins and rank
     )
     await look.getByRole('button', { name: /^Keep/ }).click()
   }
+
+  // Price against units and the lift of display, as R's lm has them.
+  const { both } = JSON.parse(
+    readFileSync(new URL('../core/demand/fixtures/r-tuna-response.json', import.meta.url), 'utf8'),
+  ).items[0] as { both: { value: [number, number, number] } } // eslint-disable-line @typescript-eslint/no-unsafe-member-access
+  const change = (v: number) => `${v > 0 ? '+' : '−'}${Math.round(Math.abs(v) * 100).toLocaleString('en')} %`
+  await findRow(page, r.items[0]?.title ?? '').dblclick()
+  const answers = page.getByRole('region', { name: 'Answers' })
+  await expect(answers).toContainText(`10 % off the price went with ${change(0.9 ** both.value[1] - 1)} units`)
+  await expect(answers).toContainText(`promoted, at the same price, with ${change(Math.expm1(both.value[2]))}`)
 
   await page.getByRole('button', { name: 'Draft listings' }).click()
   await page.getByRole('button', { name: /^Draft 7 kept items/ }).click()

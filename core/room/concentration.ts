@@ -7,6 +7,8 @@ export interface Concentration {
   hhi: number
   /** how many of the largest make 80 % */
   makeMost: number
+  /** Gini coefficient over all, those that sold nothing too: 0 where all sell alike, near 1 where one sells all */
+  gini: number
 }
 
 /** How sales are spread over listings or sellers; null where nothing sold. @example concentration([30, 30, 20, 20])?.hhi // 2600 */
@@ -23,5 +25,13 @@ export function concentration(sales: readonly number[]): Concentration | null {
     topFifth: shares.slice(0, fifth).reduce((a, b) => a + b, 0),
     hhi: Math.round(shares.reduce((a, s) => a + s * s, 0) * 1e8) / 1e4,
     makeMost,
+    gini: giniOf(sales, total),
   }
+}
+
+/** Twice the area between the line of equal shares and the Lorenz curve. Source: Gini 1912; check: R's `ineq::Gini`, by its definition. */
+function giniOf(sales: readonly number[], total: number): number {
+  const rising = sales.map((s) => Math.max(0, s)).sort((a, b) => a - b)
+  const n = rising.length
+  return rising.reduce((sum, s, i) => sum + (2 * (i + 1) - n - 1) * s, 0) / (n * total)
 }

@@ -9,6 +9,9 @@ export interface Room {
   sellers: number
   topShare: number | null
   hhi: number | null
+  /** how many of the largest sellers make 80 % of the units, and the Gini coefficient of all */
+  makeMost: number | null
+  gini: number | null
 }
 
 /** Rule-of-thumb bands (common practice, no source): a handful of sellers is healthy, none is a warning. */
@@ -23,8 +26,16 @@ export function roomOf(salesBySeller: readonly number[], rules = roomRules): Roo
   const sellers = salesBySeller.length
   const spread = concentration(salesBySeller)
   if (!spread)
-    return { word: sellers === 0 ? 'untested' : 'unclear', openness: null, sellers, topShare: null, hhi: null }
-  const base = { sellers, topShare: spread.top, hhi: spread.hhi }
+    return {
+      word: sellers === 0 ? 'untested' : 'unclear',
+      openness: null,
+      sellers,
+      topShare: null,
+      hhi: null,
+      makeMost: null,
+      gini: null,
+    }
+  const base = { sellers, topShare: spread.top, hhi: spread.hhi, makeMost: spread.makeMost, gini: spread.gini }
   const crowd = Math.max(0, Math.min(1, (rules.crowded - sellers) / (rules.crowded - rules.handful / 2)))
   const evenness = 1 - Math.max(0, spread.top - 1 / sellers)
   // One seller alone proves demand for that seller only.

@@ -23,3 +23,10 @@ test('more sellers never open an item, nor does a heavier top', () => {
   expect(even(25)).toBeLessThan(even(10))
   expect(roomOf([80, 10, 10]).openness).toBeLessThan(roomOf([40, 30, 30]).openness ?? 0)
 })
+
+test('Gini: none where all sell alike, most where one sells all, by hand between', () => {
+  expect(concentration([5, 5, 5, 5])?.gini).toBeCloseTo(0, 12)
+  expect(concentration([0, 0, 0, 8])?.gini).toBeCloseTo(0.75, 12)
+  // R: ineq::Gini(1:5) is 4 / 15
+  expect(concentration([3, 1, 5, 2, 4])?.gini).toBeCloseTo(4 / 15, 12)
+})

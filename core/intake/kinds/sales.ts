@@ -74,6 +74,13 @@ export const sales: RecordKind = {
       says: ['revenue', 'gross sales', 'turnover', 'sales amount'],
       help: 'Money taken.',
     },
+    {
+      name: 'promoted',
+      label: 'Promoted',
+      type: 'ratio',
+      says: ['promoted', 'promoted share', 'on display', 'share promoted'],
+      help: 'For which share of that day or week it was promoted or on display; 0 where it was not.',
+    },
     category,
     gtin,
   ],

@@ -4,6 +4,7 @@ import {
   stageRules,
   type Course,
   type OptionLift,
+  type PriceResponse,
   type Pull,
   type Season,
   type UnitSeries,
@@ -104,11 +105,11 @@ export function whichWords(words: SellingWords | null, { category }: Item): stri
 }
 
 export function isThereRoom(item: Item): string {
-  const { sellers, topShare, hhi, word } = item.room
+  const { sellers, topShare, hhi, makeMost, gini, word } = item.room
   const sold =
     topShare === null
       ? 'how sales are spread is not known'
-      : `the largest takes ${percent(topShare)} of the units (concentration ${count(hhi)})`
+      : `the largest takes ${percent(topShare)} of the units (concentration ${count(hhi)})${sellers > 2 ? `, ${makeMost === 1 ? 'one makes' : `${count(makeMost)} make`} 80 % (Gini ${decimal(gini)})` : ''}`
   const meaning = {
     open: 'open',
     shared: 'open, but shared by many',
@@ -206,4 +207,15 @@ export function mayIListIt(allowed: MayList | null): string {
   const when = first.checked === null ? '' : `, checked ${dayInWords(first.checked)}`
   const words = { restricted: 'No', 'needs approval': 'Only with approval', allowed: 'Yes', unknown: 'Unclear' }
   return `${words[allowed.status]}: ${first.market}, “${first.what}”${first.note ? ` (${first.note})` : ''}${when}.`
+}
+
+export function howPriceTells(response: PriceResponse | null): string {
+  if (!response) return ''
+  const { elasticity: e, promotion, of } = response
+  const cheaper = (v: number) => signedPercent(0.9 ** v - 1)
+  const price = `Over ${plural(of, 'day or week', 'days or weeks')}, 10 % off the price went with ${cheaper(e.value)} units (95 %: ${cheaper(e.high)} to ${cheaper(e.low)})`
+  const shown = promotion
+    ? `; promoted, at the same price, with ${signedPercent(promotion.value)} (95 %: ${signedPercent(promotion.low)} to ${signedPercent(promotion.high)})`
+    : ''
+  return `${price}${shown}. What went together need not have caused it.`
 }

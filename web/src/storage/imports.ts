@@ -73,6 +73,11 @@ export async function loadCaptures(db: Database, entry: ImportEntry): Promise<Ca
   )
 }
 
+/** Whether anything is known in a column of an import. */
+export async function hasColumn(db: Database, { id }: ImportEntry, name: string): Promise<boolean> {
+  return (await db.count('columns', IDBKeyRange.only([id, 0, name]))) > 0
+}
+
 export async function listImports(db: Database): Promise<ImportEntry[]> {
   return (await db.getAll('imports')).sort((a, b) => a.importedAt - b.importedAt)
 }

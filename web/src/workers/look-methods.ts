@@ -1,8 +1,9 @@
-import { itemSellers, listingChoices, soldTitles, type Item, type ItemMaker } from '@sickle/core/catalog'
+import { itemSellers, listingChoices, pricedUnits, soldTitles, type Item, type ItemMaker } from '@sickle/core/catalog'
 import { mayList } from '@sickle/core/clear'
-import { courseOf, optionLifts } from '@sickle/core/demand'
+import { courseOf, optionLifts, priceResponse } from '@sickle/core/demand'
 import { findRow, type FindRow } from '@sickle/core/engine'
 import { TitleIndex, titleSignature, type Likeness } from '@sickle/core/goods'
+import type { Capture } from '@sickle/core/intake'
 import { mergeCompeting, type CompetingOffer } from '@sickle/core/room'
 import { postedAbout } from '@sickle/core/social'
 import type { RowRecord } from '@sickle/core/tables'
@@ -29,6 +30,7 @@ export function lookMethods(bench: () => Bench) {
   let social: Promise<[RowRecord[], RowRecord[]]> | null = null
   let restricted: Promise<RowRecord[]> | null = null
   let titles: TitleIndex | null = null
+  let prices: Promise<Capture[]> | null = null
   const itemOf = (key: string): Promise<Item | null> => bench().itemOf(key)
   return {
     methods: {
@@ -44,6 +46,15 @@ export function lookMethods(bench: () => Bench) {
         if (!item?.category) return null
         const { catalog } = await bench().maker
         return wordsThatSell(soldTitles(catalog, item.category))
+      },
+
+      /** How units went with price and promotion, of the listing with most priced days or weeks; null where too few are known. */
+      async response(_: CallContext, key: string) {
+        const item = await itemOf(key)
+        const keys = new Set(item?.listings.map((l) => l.key) ?? [])
+        const priced = await (prices ??= capturesOf('sales', 'price'))
+        const [most = []] = [...pricedUnits(priced, keys).values()].sort((a, b) => b.length - a.length)
+        return priceResponse(most)
       },
 
       /** What the options that sellers choose do for listings of the item's category. */
@@ -89,6 +100,6 @@ export function lookMethods(bench: () => Bench) {
       },
     },
     /** What was read is out of date. */
-    forget: () => void (competing = social = restricted = titles = null),
+    forget: () => void (competing = social = restricted = titles = prices = null),
   }
 } // prettier-ignore

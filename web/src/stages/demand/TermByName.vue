@@ -6,10 +6,9 @@ import type { Term } from '@sickle/core/terms'
 /** A term found by part of its name. */
 const { terms, hint } = defineProps<{ terms: Term[]; hint: string }>()
 const emit = defineEmits<{ choose: [key: string] }>()
-// Emptied by the field itself, it is null.
-const typed = ref<string | null>('')
+const typed = ref('')
 const options = computed(() => {
-  const text = (typed.value ?? '').trim().toLowerCase()
+  const text = typed.value.trim().toLowerCase()
   if (text === '') return []
   return terms
     .filter((t) => t.phrase.toLowerCase().includes(text))
@@ -24,12 +23,13 @@ function choose(key: string) {
 
 <template>
   <NAutoComplete
-    v-model:value="typed"
+    :value="typed"
     size="small"
     :placeholder="hint"
     :options="options"
     :input-props="{ 'aria-label': hint }"
     clear-after-select
+    @update:value="(v: string | null) => (typed = v ?? '')"
     @select="choose"
   />
 </template>

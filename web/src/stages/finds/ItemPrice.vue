@@ -3,14 +3,18 @@ import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { Item } from '@sickle/core/catalog'
 import { priceSpread } from '@sickle/core/room'
-import { whatDoesItSellFor } from '@/shared/answers'
+import { useServices } from '@/app/services'
+import { howPriceTells, whatDoesItSellFor } from '@/shared/answers'
 import ChartTable from '@/shared/charts/ChartTable.vue'
 import { priceBars } from '@/shared/charts/price-bars'
 import { amount, money, percent } from '@/shared/format'
+import { useLatest } from '@/shared/use-latest'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 
 /** What is asked and what buyers pay, delivery included. */
 const { item, home } = defineProps<{ item: Item; home: string }>()
+const services = useServices()
+const response = useLatest([() => item], () => services.engine.call('response', [item.key]))
 const box = useTemplateRef('box')
 const { width } = useElementSize(box)
 const height = 66
@@ -31,6 +35,7 @@ const rows = computed(() =>
   <article>
     <h3>What does it sell for? <GradeMark v-if="spread" grade="reported" /></h3>
     <p>{{ whatDoesItSellFor(spread, item, home) }}</p>
+    <p v-if="response">{{ howPriceTells(response) }} <GradeMark grade="estimated" /></p>
     <figure v-if="spread && spread.highE4 > spread.lowE4" ref="box">
       <svg :width="width" :height="height + 14" role="img" aria-label="Delivered prices asked, and at which units sold">
         <g v-for="b in shape.bars" :key="b.fromE4">
