@@ -15,7 +15,7 @@ test('an empty workspace opens at the doors; one with data at Today, whose lines
   await expect(
     page.getByRole('region', { name: 'Waiting for you' }).getByRole('link', { name: /1 item on hold/ }),
   ).toBeVisible()
-  await expect(page.getByRole('region', { name: 'Jobs done' }).getByRole('link')).toHaveCount(11)
+  await expect(page.getByRole('region', { name: 'Jobs done' }).getByRole('link')).toHaveCount(14)
   const rising = page.getByRole('region', { name: 'Rising' }).getByRole('button')
   await expect(rising).toHaveCount(6)
   const title = await rising.first().locator('.title').innerText()

@@ -48,6 +48,7 @@ test('the best branch is best by its lower bound: three of three do not beat 170
   expect(bestBranch(tree.slice(0, 3))?.path).toBe('B')
   expect(bestBranch(tree, 'A')).toBeNull()
   expect(bestBranch([branch('', 9, 10), branch('A', 1, 10)])).toBeNull()
+  expect(bestBranch([branch('', 9, 10), branch('A', 9, 10), branch('A / B', 9, 10)])?.path).toBe('A / B')
 })
 
 test('listings answer to a phrase by stems of their titles alone, whatever the order', () => {

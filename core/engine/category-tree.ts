@@ -94,12 +94,12 @@ function branchOf(path: string, total: Float64Array): Branch {
 
 /**
  * The branch below another in which listings sell through best: by the lower bound of its interval, so that three of three do not
- * beat 170 of 200. Null where none does better than the one it starts from.
+ * beat 170 of 200; of equals the narrower. Null where every one does worse than the one it starts from.
  */
 export function bestBranch(tree: readonly Branch[], from = ''): Branch | null {
   const low = (b: Branch | undefined) => b?.sellThrough?.low ?? 0
   const below = tree.filter((b) => b.path !== from && (from === '' || b.path.startsWith(`${from} / `)))
   const start = low(tree.find((b) => b.path === from))
-  const best = below.reduce<Branch | null>((top, b) => (top === null || low(b) > low(top) ? b : top), null)
-  return best && low(best) > start ? best : null
+  const best = below.reduce<Branch | null>((top, b) => (top === null || low(b) >= low(top) ? b : top), null)
+  return best && low(best) >= start ? best : null
 }

@@ -56,6 +56,13 @@ export const measures: readonly Measure[] = [
     band: [0.6, null],
   },
   {
+    name: 'sellThroughLow',
+    label: 'Listings sold, at least',
+    format: 'percent',
+    of: (i) => i.sellThrough?.low ?? null,
+    scale: { from: 0, to: 1, kind: 'linear' },
+  },
+  {
     name: 'rating',
     label: 'Rating',
     format: 'rating',

@@ -22,7 +22,7 @@ export function useFollow() {
   return {
     /** The items of a category. */
     branchItems: (path: string) =>
-      finds({ kind: 'finds', key: `category:${path}`, label: `Items: ${path.split(' / ').at(-1) ?? path}` }, { categories: [path], sort: { by: 'sellThrough', descending: true } }),
+      finds({ kind: 'finds', key: `category:${path}`, label: `Items: ${path.split(' / ').at(-1) ?? path}` }, { categories: [path], sort: { by: 'sellThroughLow', descending: true } }),
     /** The items that sell under a phrase. */
     phraseItems: (phrase: string) =>
       finds({ kind: 'finds', key: `phrase:${phrase}`, label: `Items: “${phrase}”` }, { phrase, sort: { by: 'units', descending: true } }),

@@ -18,7 +18,7 @@ const built = (sign: string): FindColumn[] => [
   { id: 'price', name: 'Price', label: `Price\n${sign}`, width: 84, sortBy: 'price' },
   { id: 'units', name: 'Units', label: 'Units\n30 d', width: 54, sortBy: 'units' },
   { id: 'trend', name: 'Trend and stage of life', label: '90 days', width: 86, sortBy: 'growth', left: true, title: 'Sort by growth over 28 days' },
-  { id: 'sold', name: 'Both sell-throughs', label: 'Sold, per\nlisting', width: 58, sortBy: 'sellThrough', title: 'Share of listings that sold at least once; units per listing' },
+  { id: 'sold', name: 'Both sell-throughs', label: 'Sold, per\nlisting', width: 58, sortBy: 'sellThroughLow', title: 'Share of listings that sold at least once, in order of the lower end of its interval; units per listing' },
   { id: 'room', name: 'Room', label: 'Room', width: 78, sortBy: 'room', left: true, title: 'How open it is to one more seller' },
   { id: 'landed', name: 'Landed cost', label: `Landed\n${sign}`, width: 58, sortBy: 'landed' },
   { id: 'profit', name: 'Profit and margin', label: `Profit\n${sign}, %`, width: 62, sortBy: 'profit', title: 'At the lowest competing price of the market where it earns most' },
