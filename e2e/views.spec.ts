@@ -71,6 +71,8 @@ test('a strip is brushed with the mouse; a limit typed in its field does the sam
   await expect(limit).toHaveText(/≥ \d+/)
   const floor = Number((await limit.textContent())?.replace(/\D/g, ''))
   await expect(status).not.toHaveText(/^2,/)
+  // The last move of the brush may still be on its way.
+  await page.waitForTimeout(1500)
   const brushed = await status.textContent()
   await page.getByRole('button', { name: 'Lift all limits' }).click()
   await limit.click()
