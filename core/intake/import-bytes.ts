@@ -41,7 +41,7 @@ export class ByteImporter {
   /** what is said once for the whole file */
   readonly #fill: { column: WordColumn; isRead: boolean; word: string }[]
 
-  /** @param onDay hears the day of each row of sales that is taken at once */
+  /** @param onDay hears the day of each row that is taken at once, where the kind is by days */
   constructor(mapping: Mapping, look: CloserLook, onDay: (day: number) => void) {
     const kind = recordKind(mapping.kind)
     this.#look = look
@@ -54,7 +54,7 @@ export class ByteImporter {
     const stated = this.#words('currency')
     this.#currency = stated && !this.#at.includes(stated) ? stated : null
     const day = this.table.column('day')
-    this.#day = mapping.kind === 'sales' && day?.isNumeric ? day : null
+    this.#day = kind.isBy && day?.isNumeric ? day : null
     this.#fill = [['currency', mapping.currency] as const, [kind.from, mapping[kind.from]] as const].flatMap(
       ([name, word]) => {
         const column = this.#words(name)
@@ -140,7 +140,7 @@ export class ByteImporter {
       else for (let r = from; r < to; r++) if (!column.isKnown(r)) column.set(at + r - from, column.codeOf(word))
     }
     if (this.#currency !== null) this.#putCurrencies(this.#currency, [from, to], at)
-    if (this.#day) for (let r = from; r < to; r++) this.#onDay(this.#day.values[r] as number)
+    if (this.#day) for (let r = from; r < to; r++) if (this.#day.isKnown(r)) this.#onDay(this.#day.values[r] as number)
     return to - from
   }
 

@@ -96,6 +96,20 @@ test('weeks: the figures reach to the end of the last week', async () => {
   expect(result.capturedOn).toBe(20584 + 6)
 })
 
+test('a file speaks up to its newest day: months to their end, single days to themselves, whenever it is brought in', async () => {
+  const up = async (text: string) => (await bring(text)).result.capturedOn
+  const day = (iso: string) => Date.parse(iso) / 86_400_000
+  const terms = (...months: string[]) =>
+    `Search term,Month,Searches\n${months.map((m, i) => `mug,${m},${i + 5}`).join('\n')}\n`
+  expect(await up(terms('2026-04-01', '2026-05-01'))).toBe(day('2026-05-31'))
+  expect(await up(terms('2026-02-01', '2026-01-01'))).toBe(day('2026-02-28'))
+  // four weeks apart and firsts of a month all the same
+  expect(await up(terms('2026-02-01', '2026-03-01'))).toBe(day('2026-03-31'))
+  const sellers =
+    'Item ID,Seller,Offer price (EUR),Feedback 30 days,Seen on\nA1,Wren,9.00,3,2026-05-04\nA1,Tern,9.50,0,2026-05-11\n'
+  expect(await up(sellers)).toBe(day('2026-05-11'))
+})
+
 test('truly ambiguous files lead to a question', async () => {
   const opened = await openFile(
     file('Listing ID,Date,Units,Price\nA,01/02/2026,1,"$ 1.234"\nA,03/04/2026,2,"$ 5.678"\n'),

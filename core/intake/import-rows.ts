@@ -1,7 +1,9 @@
+import { calendarDay } from '../identity'
 import type { RowRecord, Table } from '../tables'
 import { isBlank, type Cell, type OpenedFile } from './opened-file'
 import type { Mapping } from './propose-mapping'
 import { rowReader, type ReadRow } from './read-record'
+import { recordKind } from './record-kinds'
 import { isForBytes, type CloserLook } from './import-bytes'
 import { byteLane, textLane } from './lanes'
 
@@ -54,7 +56,7 @@ export async function importRows(
 ): Promise<ImportResult> {
   const { signal, onProgress, pause, onSegment, segmentRows = 50_000 } = options
   const read = rowReader(mapping)
-  const weeks = new WeekSense()
+  const days = new DaySense()
   const result: ImportResult = {
     table: { rows: 0, columns: {} },
     segments: [],
@@ -67,7 +69,7 @@ export async function importRows(
   }
   /** Takes a row as text, or refuses it with its reason. */
   const look: CloserLook = (row, cells, isRepeatOf, add) => {
-    const { record, days, rejected, doubts } = read(cells)
+    const { record, days: wide, rejected, doubts } = read(cells)
     const before = record ? isRepeatOf() : null
     if (before !== null || !record) {
       const reason = before === null ? (rejected ?? 'not read') : `an exact repeat of row ${before}`
@@ -75,7 +77,7 @@ export async function importRows(
       else result.rejectedMore++
       return
     }
-    addRecords(add, record, days, weeks)
+    addRecords(add, record, wide, days)
     result.taken++
     for (const doubt of doubts) {
       if (result.doubts.length < kept) result.doubts.push({ row, ...doubt })
@@ -84,7 +86,7 @@ export async function importRows(
   }
   const lane =
     file.byteRows && isForBytes(mapping)
-      ? byteLane(file.byteRows, mapping, look, (day) => weeks.add(day))
+      ? byteLane(file.byteRows, mapping, look, (day) => days.add(day))
       : textLane(file, mapping, look)
   for await (const { done, taken } of lane.steps(signal)) {
     result.taken += taken
@@ -98,46 +100,48 @@ export async function importRows(
   }
   result.table = lane.finish()
   if (result.table.rows > 0 || result.segments.length === 0) result.segments.push(result.table.rows)
-  if (mapping.kind === 'sales') result.capturedOn = Math.max(result.capturedOn, weeks.last) + (weeks.weekly ? 6 : 0)
+  const { isBy } = recordKind(mapping.kind)
+  if (isBy) result.capturedOn = Math.max(result.capturedOn, isBy === 'period' ? days.periodEnd : days.last)
   return result
 }
 
-/** Rows that all lie whole weeks apart speak of weeks: their last day is six days after the last row's. */
-class WeekSense {
+/** Up to which day rows speak. Days that all lie whole weeks apart begin weeks, those that all begin a month begin months. */
+class DaySense {
+  /** -Infinity where no row names a day */
   last = -Infinity
   #first: number | null = null
   #differ = false
-  #even = true
+  #weeks = true
+  #months = true
 
   add(day: number): void {
     this.#first ??= day
-    if (day !== this.#first) this.#differ = true
-    if ((day - this.#first) % 7 !== 0) this.#even = false
     if (day > this.last) this.last = day
+    if (day !== this.#first) this.#differ = true
+    if ((day - this.#first) % 7 !== 0) this.#weeks = false
+    if (this.#months && calendarDay(day).of !== 1) this.#months = false
   }
 
-  get weekly(): boolean {
-    return this.#differ && this.#even
+  get periodEnd(): number {
+    if (!this.#differ) return this.last
+    // A day of the month after, less the days of it that have gone.
+    if (this.#months) return this.last + 32 - calendarDay(this.last + 32).of
+    return this.#weeks ? this.last + 6 : this.last
   }
 }
 
 /** Adds a row's record, or one for each day of a wide row. */
-function addRecords(
-  add: (record: RowRecord) => void,
-  record: RowRecord,
-  days: ReadRow['days'],
-  weeks: WeekSense,
-): void {
-  if (!days) {
+function addRecords(add: (record: RowRecord) => void, record: RowRecord, wide: ReadRow['days'], days: DaySense): void {
+  if (!wide) {
     add(record)
-    if (typeof record.day === 'number') weeks.add(record.day)
+    if (typeof record.day === 'number') days.add(record.day)
     return
   }
-  for (const { day, units } of days) {
+  for (const { day, units } of wide) {
     record.day = day
     record.units = units
     add(record)
-    weeks.add(day)
+    days.add(day)
   }
 }
 

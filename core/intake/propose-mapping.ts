@@ -116,9 +116,9 @@ function readNotes(
   return { day: null, period: null }
 }
 
-/** For sales the newest day in the sample; a longer file may go on, so the import takes the newest day of all rows. */
+/** For kinds whose rows belong to days, the newest in the sample; a longer file may go on, so the import takes the newest of all rows. */
 function lastDay(file: OpenedFile, guess: KindGuess, order: DateOrder): { day: number; why: string } | null {
-  if (guess.kind !== 'sales') return null
+  if (!recordKind(guess.kind).isBy) return null
   const wide = guess.columns.flatMap((c) => (c.use.as === 'day' ? [c.use.day] : []))
   const at = guess.columns.findIndex((c) => c.use.as === 'field' && c.use.field === 'day')
   const days = at < 0 ? wide : file.sample.flatMap((r) => parseDay(String(r.cells[at] ?? ''), order) ?? [])

@@ -62,6 +62,8 @@ export interface RecordKind {
   from: 'market' | 'supplier'
   /** do units in it count over a window of days? */
   hasWindow?: boolean
+  /** where its newest `day` is the last that a file speaks of: is that a day, or the first of a week or month? */
+  isBy?: 'day' | 'period'
   fields: readonly Field[]
 }
 

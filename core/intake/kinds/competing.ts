@@ -6,6 +6,7 @@ export const competing: RecordKind = {
   label: 'Competing offers',
   row: "one seller's offer of one item that several sell",
   from: 'market',
+  isBy: 'day',
   fields: [
     market,
     { ...listingId, required: true, help: 'Identifies the item on its market.' },

@@ -6,6 +6,7 @@ export const feedback: RecordKind = {
   label: 'Feedback',
   row: 'what one buyer said of one purchase',
   from: 'market',
+  isBy: 'day',
   fields: [
     market,
     { ...store, required: true },

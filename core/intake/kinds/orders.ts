@@ -6,6 +6,7 @@ export const orders: RecordKind = {
   label: 'Own orders',
   row: 'one line of one of my own orders',
   from: 'market',
+  isBy: 'day',
   fields: [
     market,
     {

@@ -6,6 +6,7 @@ export const sales: RecordKind = {
   label: 'Sales by day or week',
   row: 'one listing on one day or in one week, with the units it sold',
   from: 'market',
+  isBy: 'period',
   fields: [
     market,
     {

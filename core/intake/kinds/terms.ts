@@ -6,6 +6,7 @@ export const terms: RecordKind = {
   label: 'Search terms',
   row: 'one phrase that buyers search for, with how often',
   from: 'market',
+  isBy: 'period',
   hasWindow: true,
   fields: [
     market,
