@@ -117,7 +117,7 @@ test('a term opens with its year, its places and what sells under it; a second o
   await expect(terms.getByText('Northern isles')).toBeVisible()
   await terms.getByRole('button', { name: 'beside' }).first().click()
   await expect(terms.getByRole('heading', { name: 'Two wordings' })).toBeVisible()
-  await expect(terms.getByRole('row', { name: /^Of them sold in 30 days/ })).toBeVisible()
+  await expect(terms.getByRole('row', { name: /^Of them sold, 30 days/ })).toBeVisible()
   await terms.getByRole('button', { name: 'Back to one' }).click()
   await terms.getByLabel('Beside another wording').fill('nut feeder')
   await page.getByText('nut feeder · Marrowgate', { exact: true }).click()

@@ -56,5 +56,5 @@ export function mergeCompeting(captures: readonly CompetingCapture[]): Competing
 export function activityOf({ feedback30, feedback90 }: Pick<CompetingOffer, 'feedback30' | 'feedback90'>) {
   if (feedback30 === null && feedback90 === null) return null
   if ((feedback30 ?? 0) > 0) return 'selling' as const
-  return (feedback90 ?? 0) > 0 ? ('quiet' as const) : feedback90 === null ? ('quiet' as const) : ('inactive' as const)
+  return feedback90 === 0 ? ('inactive' as const) : ('quiet' as const)
 }

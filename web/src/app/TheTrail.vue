@@ -102,13 +102,4 @@ ol {
 .mark {
   font-size: 11px;
 }
-.keep {
-  color: var(--moss);
-}
-.hold {
-  color: var(--wheat-ink);
-}
-.drop {
-  color: var(--clay);
-}
 </style>

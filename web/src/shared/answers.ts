@@ -183,8 +183,8 @@ export function whoSellsIt(sellers: readonly ItemSeller[], home: string): string
     known === 0
       ? ''
       : idle === 0
-        ? ` All ${count(known)} whose feedback is known had some in 30 days.`
-        : ` Of ${count(known)} whose feedback is known ${count(idle)} had none in 30 days: not really selling.`
+        ? ` ${known === 1 ? 'The one' : `All ${count(known)}`} whose feedback is known had some in 30 days.`
+        : ` Of ${count(known)} whose feedback is known, ${count(idle)} had none in 30 days: not really selling.`
   const low = under === 0 ? '' : ` ${count(under)} ${under === 1 ? 'sells' : 'sell'} below my break-even: not to be copied.`
   return `${plural(sellers.length, 'offer')}, from ${money(priced[0]?.deliveredE4, home)} delivered.${quiet}${low}`
 } // prettier-ignore

@@ -1,6 +1,7 @@
 import type { Branch } from '@sickle/core/engine'
 import type { Term } from '@sickle/core/terms'
 import { icicle } from './icicle'
+import { priceBars } from './price-bars'
 import { seasonRing } from './season-ring'
 import { termField } from './term-field'
 
@@ -31,9 +32,9 @@ test('field: ten times the searches lie as far right wherever; equal balance lie
   const term = (phrase: string, searches: number, competing: number | null) =>
     ({ key: phrase, phrase, searches, competing, balance: competing ? searches / competing : null }) as Term
   const terms = [term('a', 100, 10), term('b', 1000, 100), term('c', 10_000, 100), term('d', 50, 0), term('e', 60, null)]
-  const { points, left, diagonals, labels } = termField(terms, 500, 300)
+  const { points, diagonals, labels } = termField(terms, 500, 300)
   const at = (key: string) => points.find((p) => p.term.key === key) ?? { x: NaN, y: NaN }
-  expect(left).toBe(2)
+  expect(points).toHaveLength(3)
   expect(at('b').x - at('a').x).toBeCloseTo(at('c').x - at('b').x, 6)
   expect(at('b').y).toBeCloseTo(at('c').y, 6)
   const line = diagonals.find((d) => d.balance === 10) ?? { x1: 0, y1: 0, x2: 0, y2: 0 }
@@ -53,4 +54,13 @@ test('ring: twice the searches is twice the area of the sector; what is not know
   const outer = (path: string) => Math.max(...[...path.matchAll(/A(\d+\.?\d*),/g)].map((m) => Number(m[1])))
   const area = (m: number) => outer(months[m]?.path ?? '') ** 2 - inner ** 2
   expect(area(0) / area(1)).toBeCloseTo(2, 1)
+})
+
+test('price bars: even steps, no sliver, and shares of listings and of units that make one each', () => {
+  const prices = [10, 12, 12, 19, 40].map((p, i) => ({ priceE4: p, units: [6, 0, 2, null, 2][i] ?? null }))
+  const { bars } = priceBars(prices, 300, 60)
+  expect(new Set(bars.map((b) => b.width.toFixed(6))).size).toBe(1)
+  expect(bars.map((b) => Number(b.asked.toFixed(2)))).toEqual([0.6, 0.2, 0, 0, 0.2])
+  expect(bars.map((b) => Number(b.sold.toFixed(2)))).toEqual([0.8, 0, 0, 0, 0.2])
+  expect(Math.max(...bars.map((b) => b.soldHeight))).toBeCloseTo(60, 6)
 })

@@ -17,8 +17,12 @@ export interface PriceBar {
 export function priceBars(prices: readonly PricedSale[], width: number, height: number): { bars: PriceBar[]; at: (e4: number) => number } {
   const values = prices.filter((p) => p.priceE4 > 0)
   const [low, high] = [Math.min(...values.map((p) => p.priceE4)), Math.max(...values.map((p) => p.priceE4))]
-  const x = scaleLinear([low, Math.max(high, low + 1)], [0, width])
-  const steps = bin<PricedSale, number>().value((p) => p.priceE4).domain([low, Math.max(high, low + 1)]).thresholds(Math.min(16, Math.max(4, values.length)))(values)
+  // Even steps from the lowest to the highest: round ones would leave a sliver at either end.
+  const top = Math.max(high, low + 1)
+  const x = scaleLinear([low, top], [0, width])
+  const many = Math.min(16, Math.max(4, values.length))
+  const edges = Array.from({ length: many - 1 }, (_, i) => low + ((top - low) * (i + 1)) / many)
+  const steps = bin<PricedSale, number>().value((p) => p.priceE4).domain([low, top]).thresholds(edges)(values)
   const units = values.reduce((sum, p) => sum + (p.units ?? 0), 0)
   const shares = steps.map((step) => ({
     asked: step.length / Math.max(1, values.length),

@@ -17,8 +17,6 @@ export interface TermField {
   corner: string
   xTicks: { at: number; value: number }[]
   yTicks: { at: number; value: number }[]
-  /** terms that have no place: listings or searches are not known, or none */
-  left: number
 }
 
 const edge = { left: 40, right: 10, top: 14, bottom: 22 }
@@ -28,7 +26,7 @@ const edge = { left: 40, right: 10, top: 14, bottom: 22 }
  * (searches a listing); the shaded corner lies beyond the balance that a quarter of the terms reach.
  */
 export function termField(terms: readonly Term[], width: number, height: number): TermField {
-  const placed = terms.filter((t) => t.searches > 0 && (t.competing ?? 0) > 0)
+  const placed = terms.filter(hasPlace)
   const [xs, ys] = [placed.map((t) => t.searches), placed.map((t) => t.competing as number)]
   const x = scaleLog(spanOf(xs), [edge.left, width - edge.right])
   const y = scaleLog(spanOf(ys), [height - edge.bottom, edge.top])
@@ -42,8 +40,12 @@ export function termField(terms: readonly Term[], width: number, height: number)
     corner: cornerOf(good, x, y),
     xTicks: decades(x.domain()).map((value) => ({ at: x(value), value })),
     yTicks: decades(y.domain()).map((value) => ({ at: y(value), value })),
-    left: terms.length - placed.length,
   }
+}
+
+/** A term has none where listings or searches are not known, or there are none. */
+export function hasPlace({ searches, competing }: Term): boolean {
+  return searches > 0 && (competing ?? 0) > 0
 }
 
 type LogScale = ReturnType<typeof scaleLog<number, number>>

@@ -33,7 +33,6 @@ export const useTrail = defineStore('trail', () => {
     await set(returnTo(trail.value, id))
     return here.value?.place ?? null
   }
-  const begin = () => set({ ...trail.value, here: null })
   const forget = () => set(emptyTrail)
-  return { load: kept.load, trail, lines, here, step, goTo, begin, forget }
+  return { load: kept.load, trail, lines, here, step, goTo, forget }
 })

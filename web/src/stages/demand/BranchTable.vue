@@ -70,10 +70,6 @@ const growthTip = (b: Branch) =>
 .answer {
   font-size: 13.5px;
 }
-.link {
-  color: var(--slate);
-  text-decoration: underline;
-}
 table.plain td,
 table.plain th {
   padding: 4px 6px;

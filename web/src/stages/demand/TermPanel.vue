@@ -25,7 +25,6 @@ defineEmits<{
       <h2>{{ look.term.phrase }}</h2>
       <span class="quiet small">{{ look.term.market }}</span>
       <span class="spring" />
-      <TermByName class="other" :terms="terms" hint="Beside another wording" @choose="(key) => $emit('beside', key)" />
       <NButton size="small" type="primary" :disabled="look.of === 0" @click="$emit('finds', look.term.phrase)"
         >{{ count(look.of) }} items in Finds</NButton
       >
@@ -49,7 +48,16 @@ defineEmits<{
       </div>
     </section>
     <section>
-      <h3>Longer phrases around it</h3>
+      <div class="row-gap">
+        <h3>Longer phrases around it</h3>
+        <span class="spring" />
+        <TermByName
+          class="other"
+          :terms="terms"
+          hint="Beside another wording"
+          @choose="(key) => $emit('beside', key)"
+        />
+      </div>
       <table v-if="look.longer.length" class="plain">
         <thead>
           <tr>
@@ -112,7 +120,7 @@ defineEmits<{
   font-size: 13.5px;
 }
 .other {
-  width: 170px;
+  width: 190px;
 }
 .spring {
   flex: 1;
@@ -166,10 +174,6 @@ section {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-.link {
-  color: var(--slate);
-  text-decoration: underline;
 }
 table.plain td,
 table.plain th {

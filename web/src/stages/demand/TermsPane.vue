@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { hasPlace } from '@/shared/charts/term-field'
 import { balanceWords } from '@/shared/demand-answers'
 import { count, plural, signedPercent } from '@/shared/format'
 import type { TermsAnswer } from '@/workers/demand-methods'
@@ -16,7 +17,7 @@ const { answer } = defineProps<{
 const emit = defineEmits<{ choose: [key: string]; market: [name: string | null] }>()
 const view = ref<'field' | 'rising'>('field')
 const choose = (key: string) => emit('choose', key)
-const left = computed(() => answer.terms.filter((t) => !(t.searches > 0 && (t.competing ?? 0) > 0)).length)
+const left = computed(() => answer.terms.filter((t) => !hasPlace(t)).length)
 </script>
 
 <template>
@@ -127,10 +128,6 @@ header {
   border-radius: 6px;
   background: var(--panel);
   padding: 3px 4px;
-}
-.link {
-  color: var(--slate);
-  text-decoration: underline;
 }
 table.plain td {
   padding: 3px 6px;

@@ -28,8 +28,8 @@ const rows = computed(() => [
   { label: 'Competing listings', of: sides.value.map((s) => count(s.term.competing)) },
   { label: 'Searches a listing', of: sides.value.map((s) => balanceWords(s.term.balance)) },
   { label: 'Change, three months', of: sides.value.map((s) => signedPercent(s.term.change?.ratio)) },
-  { label: 'Gathered listings with it alone', of: sides.value.map((s) => count(s.sums?.listings)) },
-  { label: 'Of them sold in 30 days (95 %)', of: sides.value.map((s) => share(s.sums)) },
+  { label: 'Listings with it alone', of: sides.value.map((s) => count(s.sums?.listings)) },
+  { label: 'Of them sold, 30 days', of: sides.value.map((s) => share(s.sums)) },
   { label: 'Units a listing, 30 days', of: sides.value.map((s) => decimal(s.sums?.unitsPerListing, 1)) },
   { label: `Middle price, ${currencySign(home)}`, of: sides.value.map((s) => amount(s.sums?.medianPriceE4, home)) },
 ])
@@ -78,10 +78,6 @@ const rows = computed(() => [
 }
 .spring {
   flex: 1;
-}
-.link {
-  color: var(--slate);
-  text-decoration: underline;
 }
 .sides {
   table-layout: fixed;

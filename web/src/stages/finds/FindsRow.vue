@@ -106,13 +106,4 @@ const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
   font-size: 12px;
   color: var(--quiet);
 }
-.keep {
-  color: var(--moss);
-}
-.hold {
-  color: var(--wheat-ink);
-}
-.drop {
-  color: var(--clay);
-}
 </style>

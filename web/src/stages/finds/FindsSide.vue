@@ -125,10 +125,6 @@ li.on {
 }
 .acts button,
 .link {
-  color: var(--slate);
-  text-decoration: underline;
-}
-.link {
   padding: 4px 6px;
 }
 </style>

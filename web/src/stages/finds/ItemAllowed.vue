@@ -13,17 +13,10 @@ const allowed = useLatest([() => item], () => services.engine.call('allowed', [i
   <article>
     <h3>May I list it?</h3>
     <p :class="{ loss: allowed?.status === 'restricted' }">{{ mayIListIt(allowed) }}</p>
-    <ul v-if="allowed && allowed.because.length > 1" class="small">
+    <ul v-if="allowed && allowed.because.length > 1" class="plain small">
       <li v-for="b in allowed.because.slice(1, 4)" :key="b.what + b.market">
         {{ b.market }}: {{ b.what }}, {{ b.status }}<template v-if="b.note"> ({{ b.note }})</template>
       </li>
     </ul>
   </article>
 </template>
-
-<style scoped>
-ul {
-  margin: 0;
-  padding-left: 16px;
-}
-</style>

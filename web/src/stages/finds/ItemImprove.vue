@@ -10,7 +10,7 @@ const found = computed(() => improvementsOf(item))
 <template>
   <article>
     <h3>What could be better?</h3>
-    <ul v-if="found.length">
+    <ul v-if="found.length" class="plain">
       <li v-for="f in found" :key="f.what">
         {{ f.what }}. <span class="quiet">{{ f.figure }}.</span>
       </li>
@@ -18,10 +18,3 @@ const found = computed(() => improvementsOf(item))
     <p v-else>Nothing that the figures show. Pictures and texts are for your own eyes to judge.</p>
   </article>
 </template>
-
-<style scoped>
-ul {
-  margin: 0;
-  padding-left: 16px;
-}
-</style>

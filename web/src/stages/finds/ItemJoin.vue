@@ -91,7 +91,7 @@ async function say(change: () => Promise<void>) {
         <button class="bare link put" :disabled="busy" @click="say(() => rules.setApart(a.key, null))">Put back</button>
       </p>
       <p v-if="alike?.length" class="small quiet">Alike, but not joined:</p>
-      <ul v-if="alike?.length">
+      <ul v-if="alike?.length" class="plain">
         <li v-for="a in alike" :key="a.row.key">
           <span>{{ a.row.title }}</span> <span class="small quiet">{{ differs(a.likeness) }}</span>
           <button
@@ -109,10 +109,6 @@ async function say(change: () => Promise<void>) {
 </template>
 
 <style scoped>
-ul {
-  margin: 0;
-  padding-left: 16px;
-}
 .put {
   margin-left: 8px;
 }

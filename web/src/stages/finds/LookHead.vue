@@ -87,10 +87,6 @@ header {
   grid-area: 1 / 3;
   color: var(--quiet);
 }
-.link {
-  color: var(--slate);
-  text-decoration: underline;
-}
 .large {
   grid-template-columns: auto 1fr auto 20px;
   align-items: center;

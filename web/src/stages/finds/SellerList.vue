@@ -86,10 +86,6 @@ const units = (s: ItemSeller) => s.units ?? s.estimate?.units ?? null
 .list th:first-child {
   padding-left: 0;
 }
-.link {
-  color: var(--slate);
-  text-decoration: underline;
-}
 .doubt {
   color: var(--clay);
 }

@@ -135,10 +135,6 @@ select {
   background: var(--panel);
   padding: 4px;
 }
-.link {
-  color: var(--slate);
-  text-decoration: underline;
-}
 p {
   margin: 0;
 }

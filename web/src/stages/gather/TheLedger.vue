@@ -90,10 +90,6 @@ function remove(entry: ImportEntry) {
 .file button:hover {
   text-decoration: underline;
 }
-.link {
-  color: var(--slate);
-  text-decoration: underline;
-}
 section {
   overflow: auto;
   flex: none;

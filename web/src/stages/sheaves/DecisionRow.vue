@@ -90,15 +90,6 @@ select {
   width: auto;
   font-weight: 600;
 }
-.keep {
-  color: var(--moss);
-}
-.hold {
-  color: var(--wheat-ink);
-}
-.drop {
-  color: var(--clay);
-}
 .acts button {
   color: var(--slate);
   text-decoration: underline;
