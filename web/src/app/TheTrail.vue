@@ -31,7 +31,7 @@ const decisionOf = (place: TrailPlace) => (place.kind === 'item' ? sheaf.decisio
         >
           <component :is="icons[line.place.kind]" :size="13" aria-hidden="true" />
           <span class="label">{{ line.place.label }}</span>
-          <span v-if="decisionOf(line.place)" class="mark" :class="decisionOf(line.place)">{{
+          <span v-if="decisionOf(line.place)" class="mark decided" :class="decisionOf(line.place)">{{
             marks[decisionOf(line.place)!]
           }}</span>
         </button>

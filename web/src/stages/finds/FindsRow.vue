@@ -50,7 +50,7 @@ const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
               @click.stop="$emit('unfold', row.key)"
             >
               {{ unfolded ? '▾' : '▸' }} {{ row.listings }} {{ row.listings === 1 ? 'listing' : 'listings' }}</button
-            ><b v-if="decision" :class="decision"> · {{ words[decision] }}</b>
+            ><b v-if="decision" class="decided" :class="decision"> · {{ words[decision] }}</b>
           </div>
         </div>
       </div>

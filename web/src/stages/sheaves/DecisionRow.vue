@@ -31,6 +31,7 @@ const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
     </td>
     <td>
       <select
+        class="decided"
         :class="decision.state"
         :value="decision.state"
         :aria-label="`Decision on ${decision.snapshot.title}`"
