@@ -19,6 +19,7 @@ test('the loop by mouse; the Trail keeps every stop, through a reload too, and l
   await narrowed(page)
   await expect(page.getByText(/^[\d,]+ of [\d,]+ listings sold in 30 days/)).toBeVisible()
   await page.getByRole('button', { name: /^To / }).click()
+  await expect(trail(page)).toHaveCount(1)
   const branch = await page.getByRole('navigation', { name: 'Branch' }).getByRole('button').last().textContent()
   await page
     .getByRole('button', { name: /items in Finds$/ })

@@ -1,6 +1,8 @@
 import { isoDay } from '@sickle/core/identity'
+import { fernhand, gavelhop, loopreel, marrowgate, openstall } from './demo-listings'
+import { dayInWords, delimited, lastDay, type Row } from './demo-rows'
 import { termRows } from './demo-terms'
-import { choicesOf, featuredShares, feedbackOf } from './observables'
+import { featuredShares, feedbackOf } from './observables'
 import { pictureName } from './pictures'
 import { makeWorld, type StandinListing, type World } from './world'
 
@@ -13,8 +15,6 @@ export interface DemoFile {
   content: string | { sheet: string; rows: (string | number | null)[][] }
   encoding: 'utf-8' | 'windows-1252'
 }
-
-type Row = (string | number | null)[]
 
 /** The demo as files in open formats, each market in a form of its own, as markets are. */
 export function demoFiles(world: World = makeWorld()): DemoFile[] {
@@ -78,123 +78,6 @@ function text(name: string, label: string, content: string, answers: DemoFile['a
   return { name, label, content, answers, encoding: 'utf-8' }
 }
 
-function quoted(cell: string | number | null, delimiter: string): string {
-  const s = cell === null ? '' : String(cell)
-  return s.includes(delimiter) || /["\n]/.test(s) ? `"${s.replaceAll('"', '""')}"` : s
-}
-
-function delimited(rows: Row[], delimiter: string): string {
-  return rows.map((row) => row.map((c) => quoted(c, delimiter)).join(delimiter)).join('\r\n') + '\r\n'
-}
-
-function units30(l: StandinListing): number {
-  return l.daily.slice(-30).reduce<number>((a, b) => a + (b ?? 0), 0)
-}
-
-function image(l: StandinListing): string {
-  return `/demo/pictures/${pictureName(l.goods.archetype.shape, l.goods.colour)}`
-}
-
-function path(l: StandinListing, separator: string): string {
-  return l.goods.archetype.category.split('/').join(separator)
-}
-
-/** Some sellers leave the barcode out, some the category: which is settled by the listing's number, so that files do not change. */
-function sometimes(l: StandinListing, n: number): boolean {
-  return Number(l.id) % n !== 0
-}
-
-function marrowgate(list: StandinListing[], world: World): string {
-  const head = [
-    'Item ID',
-    'Title',
-    'Seller',
-    'Seller since',
-    'Price (EUR)',
-    'Shipping',
-    'Units sold last 30 days',
-    'Total sold',
-    'Rating',
-    'Reviews',
-    'Date listed',
-    'Category',
-    'EAN',
-    'Stock',
-    'Image',
-  ]
-  const rows = list.map((l): Row => [
-    l.id,
-    l.title,
-    l.store.name,
-    isoDay(l.store.since),
-    l.price.toFixed(2),
-    l.delivery.toFixed(2),
-    units30(l),
-    l.unitsTotal,
-    l.rating,
-    l.reviews,
-    isoDay(l.listedOn),
-    path(l, ' > '),
-    sometimes(l, 7) ? l.goods.gtin : null,
-    (Number(l.id) * 7) % 90,
-    image(l),
-  ])
-  return delimited([[`Marrowgate export, captured ${lastDay(world)}`], [], head, ...rows], ',')
-}
-
-function gavelhop(list: StandinListing[], world: World): string {
-  const head = [
-    'Item no.',
-    'Item title',
-    'Shop',
-    'Price',
-    'Postage',
-    'Sold 30 d',
-    'Sold total',
-    'Stars',
-    'Reviews',
-    'Listed',
-    'Category',
-    'Barcode',
-    'Format',
-    'Duration, days',
-    'Ended, hour',
-    'Promotion',
-    'Picture',
-  ]
-  const comma = (n: number | null) => (n === null ? '' : n.toFixed(2).replace('.', ','))
-  const day = (d: number) => isoDay(d).split('-').reverse().join('.')
-  const rows = list.map((l): Row => [
-    l.id,
-    l.title,
-    l.store.name,
-    `£${comma(l.price)}`,
-    `£${comma(l.delivery)}`,
-    units30(l),
-    l.unitsTotal,
-    l.rating === null ? '' : l.rating.toFixed(1).replace('.', ','),
-    l.reviews,
-    day(l.listedOn),
-    path(l, '/'),
-    sometimes(l, 3) ? l.goods.gtin : null,
-    Number(l.id) % 4 === 0 ? 'auction' : 'fixed price',
-    choicesOf(l).durationDays,
-    choicesOf(l).endHour,
-    choicesOf(l).promotion,
-    image(l),
-  ])
-  return delimited(
-    [
-      ['Sales by listing'],
-      [`Period 2 May 2026 to ${dayInWords(world)}`],
-      head,
-      ...rows,
-      ['Total', null, null, null, null, list.reduce((n, l) => n + units30(l), 0)],
-    ],
-    ';',
-  )
-}
-
 /** Who else offers each item, under the number of its first listing. */
 function competing(list: StandinListing[], world: World): string {
   const head = [
@@ -226,78 +109,6 @@ function competing(list: StandinListing[], world: World): string {
 function searches(world: World, market: string): string {
   const head = ['Search phrase', 'Month', 'Region', 'Searches', 'Competing listings', 'Category']
   return delimited([head, ...termRows(world, market)], ',')
-}
-
-function fernhand(list: StandinListing[], world: World): string {
-  const results = list.map((l) => ({
-    id: l.id, title: l.title, shop: { name: l.store.name, since: isoDay(l.store.since) }, price: { amount: l.price.toFixed(2), currency: 'EUR' },
-    shipping: l.delivery, sold: { last30Days: units30(l), total: l.unitsTotal }, rating: l.rating, reviews: l.reviews, listedOn: isoDay(l.listedOn),
-    path: l.goods.archetype.category.split('/'), tags: l.tags, kind: l.goods.archetype.kind, image: image(l), gtin: null,
-  })) // prettier-ignore
-  return JSON.stringify({ generated: lastDay(world), results })
-}
-
-function loopreel(list: StandinListing[], world: World): string {
-  return list
-    .map((l) =>
-      JSON.stringify({
-        listingId: l.id,
-        name: l.title,
-        seller: l.store.name,
-        price: l.price,
-        currency: 'USD',
-        shipping: l.delivery,
-        unitsSold: units30(l),
-        lifetimeSales: l.unitsTotal,
-        rating: l.rating,
-        reviewCount: l.reviews,
-        created: `${isoDay(l.listedOn)}T09:00:00+02:00`,
-        category: path(l, ' / '),
-        ean: sometimes(l, 2) ? l.goods.gtin : null,
-        kind: l.goods.archetype.kind,
-        image: image(l),
-        capturedOn: lastDay(world),
-      }),
-    ) // prettier-ignore
-    .join('\n')
-}
-
-function openstall(list: StandinListing[], world: World): string {
-  const head = [
-    'SKU',
-    'Product name',
-    'Store',
-    'Item price',
-    'Delivery price',
-    'Currency',
-    'Units sold',
-    'Average rating',
-    'Number of reviews',
-    'Listed on',
-    'Category',
-    'GTIN',
-    'Kind of goods',
-    'Keywords',
-    'Image URL',
-  ]
-  const rows = list.map((l): Row => [
-    l.id,
-    l.title,
-    l.store.name,
-    l.price.toFixed(2),
-    l.delivery.toFixed(2),
-    'EUR',
-    units30(l),
-    l.rating,
-    l.reviews,
-    isoDay(l.listedOn),
-    path(l, ' > '),
-    sometimes(l, 5) ? l.goods.gtin : null,
-    l.goods.archetype.kind,
-    l.tags.join(', '),
-    image(l),
-  ])
-  return delimited([[`Open shops, 30 days to ${lastDay(world)}`], head, ...rows], ',')
 }
 
 /** One row a listing, one column a day; empty where nobody counted. */
@@ -370,13 +181,4 @@ function quaymaster(world: World): DemoFile {
     },
     encoding: 'utf-8',
   }
-}
-
-function lastDay(world: World): string {
-  return isoDay(world.firstDay + world.days - 1)
-}
-
-function dayInWords(world: World): string {
-  const date = new Date((world.firstDay + world.days - 1) * 86_400_000)
-  return `${date.getUTCDate()} ${date.toLocaleString('en', { month: 'long', timeZone: 'UTC' })} ${date.getUTCFullYear()}`
 }

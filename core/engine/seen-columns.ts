@@ -1,7 +1,7 @@
-import type { ItemMaker } from '../catalog'
+import { stepper, type ItemMaker, type WorkOptions } from '../catalog'
 import type { ExportedColumn } from '../exports'
 import { isoDay } from '../identity'
-import { numberAt, numbers, textAt, textColumn, type Table } from '../tables'
+import { numberAt, numbers, textAt, textColumn, type Table, type TextColumn } from '../tables'
 import { measures } from './measures'
 
 /** Columns of a screen that show several figures, or words; any other is the measure of its name. */
@@ -18,23 +18,37 @@ const words: Record<string, string> = {
   kinds: 'Kind of goods',
 }
 
+export interface SeenOptions extends WorkOptions {
+  figures: Table
+  maker: ItemMaker
+}
+
 /**
  * Finds as they are seen, for a file: title and place of each item, then the figures of the chosen columns. Money in the home
  * currency, ratios plain.
  *
  * @param places items in their order @param shown columns of the screen, in their order
+ * @throws Problem 'cancelled'
  */
-export function seenColumns(places: Int32Array, shown: readonly string[], { figures, maker }: { figures: Table; maker: ItemMaker }): ExportedColumn[] {
+export async function seenColumns(places: Int32Array, shown: readonly string[], { figures, maker, ...work }: SeenOptions): Promise<ExportedColumn[]> {
+  const text = (name: string, label: string): ExportedColumn & { values: (string | null)[] } => ({ name, label, help: '', type: 'text', required: false, values: [] })
+  const [title, key, end, grade] = [text('item', 'Item'), text('key', 'Key'), text('windowEnd', 'Windows end'), text('grade', 'Units are')]
+  const step = stepper(work)
+  for (const [i, at] of places.entries()) {
+    if (i % 100 === 0) await step(i / places.length)
+    const item = maker.at(at, false)
+    title.values.push(item.title)
+    key.values.push(item.key)
+    end.values.push(isoDay(item.windowEnd))
+    grade.values.push(item.unitsGrade)
+  }
   const all = Array.from(places)
-  const text = (name: string, label: string, values: (string | null)[]): ExportedColumn => ({ name, label, help: '', type: 'text', required: false, values })
-  const facet = (name: string) => text(name, words[name] ?? name, all.map((at) => textAt(textColumn(figures, name), at)?.replaceAll('|', ', ') ?? null))
   const names = [...new Set(['markets', 'categories', ...shown.flatMap((id) => parts[id] ?? [id])])]
-  const items = all.map((at) => maker.at(at, false))
   return [
-    text('item', 'Item', items.map((i) => i.title)),
-    text('key', 'Key', items.map((i) => i.key)),
+    title,
+    key,
     ...names.flatMap((name): ExportedColumn[] => {
-      if (name in words) return [facet(name)]
+      if (name in words) return [{ ...text(name, words[name] ?? name), values: facetTexts(textColumn(figures, name), all) }]
       const m = measures.find((x) => x.name === name)
       if (!m) return []
       const column = numbers(figures, name)
@@ -43,7 +57,12 @@ export function seenColumns(places: Int32Array, shown: readonly string[], { figu
       const unit = m.format.includes('money') ? `, ${maker.rules.homeCurrency}` : ''
       return [{ name, label: `${m.label}${unit}`, help: '', type, required: false, values }]
     }),
-    text('windowEnd', 'Windows end', items.map((i) => isoDay(i.windowEnd))),
-    text('grade', 'Units are', items.map((i) => i.unitsGrade)),
+    end,
+    grade,
   ]
 } // prettier-ignore
+
+/** Several markets are kept as one text. */
+function facetTexts(column: TextColumn, places: readonly number[]): (string | null)[] {
+  return places.map((at) => textAt(column, at)?.replaceAll('|', ', ') ?? null)
+}

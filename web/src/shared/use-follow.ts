@@ -3,7 +3,7 @@ import { emptyQuery, storeKey, type Query } from '@sickle/core/engine'
 import { useQuery } from './stores/query'
 import { useTrail, type TrailPlace } from './stores/trail'
 
-/** Steps from one good thing to the next. Each is a stop of the Trail. */
+/** Steps from one good thing to the next. Each is a stop of the Trail, kept after the step: keeping takes time, walking does not. */
 export function useFollow() {
   const router = useRouter()
   const query = useQuery()
@@ -16,8 +16,8 @@ export function useFollow() {
   }
   async function finds(place: Omit<TrailPlace, 'to' | 'query'>, some: Partial<Query>): Promise<void> {
     const to = { ...place, to: '/finds', query: { ...emptyQuery, ...some } }
-    await trail.step(to)
     await open(to)
+    await trail.step(to)
   }
   return {
     /** The items of a category. */
@@ -32,8 +32,8 @@ export function useFollow() {
     /** The Close look in full. */
     async item(key: string, title: string): Promise<void> {
       const to = `/finds/item/${encodeURIComponent(key)}`
-      await trail.step({ kind: 'item', key, label: title, to })
       await router.push(to)
+      await trail.step({ kind: 'item', key, label: title, to })
     },
     /** Back to a stop. */
     async stop(id: number): Promise<void> {

@@ -159,11 +159,13 @@ const methods = {
   },
 
   /** What the last answer found, as a file with the columns that are seen. */
-  async exportFinds(_: CallContext, columns: string[], format: ExportFormat) {
+  async exportFinds({ progress, signal }: CallContext, columns: string[], format: ExportFormat) {
     const { figures, finder } = loaded()
     const maker = await loaded().maker
     const { writeExport } = await import('@sickle/core/exports')
-    return writeExport(format, seenColumns(finder.places(0, figures.rows), columns, { figures, maker }), 'Finds')
+    const places = finder.places(0, figures.rows)
+    const seen = await seenColumns(places, columns, { figures, maker, signal, pause, onProgress: progress })
+    return writeExport(format, seen, 'Finds')
   },
 
   /** Items that move most, as rows. */

@@ -42,13 +42,13 @@ const address = (some: Record<string, string | undefined>) =>
 
 async function walk(path: string) {
   const to = address({ branch: path || undefined })
-  if (path !== '') await trail.step({ kind: 'branch', key: path, label: path.split(' / ').at(-1) ?? path, to })
   await router.push(to)
+  if (path !== '') await trail.step({ kind: 'branch', key: path, label: path.split(' / ').at(-1) ?? path, to })
 }
 async function choose(key: string) {
   const to = address({ term: key, beside: undefined })
-  await trail.step({ kind: 'term', key, label: key.slice(key.indexOf('/') + 1), to })
   await router.push(to)
+  await trail.step({ kind: 'term', key, label: key.slice(key.indexOf('/') + 1), to })
 }
 const beside = (key: string) => router.push(address({ beside: key }))
 const crumbs = computed(() => {

@@ -17,8 +17,11 @@ const jobs = useJobs()
 async function take(format: ExportFormat) {
   const { label, mime } = exportFormats[format]
   await query.settled()
-  const bytes = await jobs.run(`Finds as ${label}`, () =>
-    services.engine.call('exportFinds', [plain(settings.value.columns), format]),
+  const bytes = await jobs.run(`Finds as ${label}`, ({ signal, report }) =>
+    services.engine.call('exportFinds', [plain(settings.value.columns), format], {
+      signal,
+      onProgress: (done) => report(done as number),
+    }),
   )
   downloadBytes(`finds.${format}`, bytes as Uint8Array<ArrayBuffer>, mime)
 }

@@ -10,6 +10,7 @@ import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
 import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
+import { useWorkspace } from '@/shared/stores/workspace'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import ColumnChooser from './ColumnChooser.vue'
 import FindsRow from './FindsRow.vue'
@@ -19,6 +20,7 @@ const emit = defineEmits<{ open: [] }>()
 const query = useQuery()
 const rules = useRules()
 const sheaf = useSheaf()
+const workspace = useWorkspace()
 const settings = useSettings()
 const services = useServices()
 const box = useTemplateRef('box')
@@ -42,6 +44,11 @@ async function unfold(key: string) {
   await nextTick()
   virtual.value.measure()
 }
+// What was shown may be worked out anew.
+watch(
+  () => workspace.version,
+  () => (unfolded.value = new Map()),
+)
 // Other answers, other places: heights follow the rows.
 watch(
   () => query.rows,
