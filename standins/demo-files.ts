@@ -1,6 +1,7 @@
 import { isoDay } from '@sickle/core/identity'
 import { fernhand, gavelhop, loopreel, marrowgate, openstall } from './demo-listings'
 import { dayInWords, delimited, lastDay, type Row } from './demo-rows'
+import { adFile, clipFile } from './demo-social'
 import { termRows } from './demo-terms'
 import { featuredShares, feedbackOf } from './observables'
 import { pictureName } from './pictures'
@@ -55,6 +56,10 @@ export function demoFiles(world: World = makeWorld()): DemoFile[] {
       market: 'Loopreel',
       currency: 'USD',
     }),
+    text('loopreel-clips.csv', 'Loopreel, clips and lives', clipFile(on('Loopreel'), world), {
+      market: 'Loopreel',
+      currency: 'USD',
+    }),
     text('openstall-listings.csv', 'Openstall, listings', openstall(on('Openstall'), world), {
       market: 'Openstall',
       currency: 'EUR',
@@ -63,6 +68,7 @@ export function demoFiles(world: World = makeWorld()): DemoFile[] {
       market: 'Openstall',
       currency: 'EUR',
     }),
+    text('openstall-ads.csv', 'Openstall, advertisements', adFile(on('Openstall'), world), { market: 'Openstall' }),
     ...['Marrowgate', 'Fernhand'].map((market) =>
       text(`${market.toLowerCase()}-searches.csv`, `${market}, searches`, searches(world, market), { market }),
     ),

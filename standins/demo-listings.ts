@@ -1,6 +1,6 @@
 import { isoDay } from '@sickle/core/identity'
 import { dayInWords, delimited, image, lastDay, path, sometimes, units30, type Row } from './demo-rows'
-import { choicesOf } from './observables'
+import { choicesOf, commissionOf, countryOf, creatorsOf, ranksOf } from './observables'
 import type { StandinListing, World } from './world'
 
 /** The listings of each market, in the form that market exports. */
@@ -21,8 +21,11 @@ export function marrowgate(list: StandinListing[], world: World): string {
     'Category',
     'EAN',
     'Stock',
+    'Sales rank',
+    'Ships from',
     'Image',
   ]
+  const ranks = ranksOf(world, 'Marrowgate')
   const rows = list.map((l): Row => [
     l.id,
     l.title,
@@ -38,6 +41,8 @@ export function marrowgate(list: StandinListing[], world: World): string {
     path(l, ' > '),
     sometimes(l, 7) ? l.goods.gtin : null,
     (Number(l.id) * 7) % 90,
+    ranks.get(l.id) ?? null,
+    sometimes(l, 4) ? countryOf(l.store.name) : 'CN',
     image(l),
   ])
   return delimited([[`Marrowgate export, captured ${lastDay(world)}`], [], head, ...rows], ',')
@@ -123,6 +128,9 @@ export function loopreel(list: StandinListing[], world: World): string {
         category: path(l, ' / '),
         ean: sometimes(l, 2) ? l.goods.gtin : null,
         kind: l.goods.archetype.kind,
+        commission: commissionOf(l),
+        creators: creatorsOf(l),
+        stock: (Number(l.id) * 37) % 3000,
         image: image(l),
         capturedOn: lastDay(world),
       }),
@@ -145,6 +153,9 @@ export function openstall(list: StandinListing[], world: World): string {
     'Category',
     'GTIN',
     'Kind of goods',
+    'Seller country',
+    'Shop opened',
+    'Language',
     'Keywords',
     'Image URL',
   ]
@@ -162,6 +173,9 @@ export function openstall(list: StandinListing[], world: World): string {
     path(l, ' > '),
     sometimes(l, 5) ? l.goods.gtin : null,
     l.goods.archetype.kind,
+    countryOf(l.store.name),
+    isoDay(l.store.since),
+    'English',
     l.tags.join(', '),
     image(l),
   ])

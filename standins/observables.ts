@@ -80,6 +80,51 @@ export function choicesOf(l: StandinListing): { durationDays: number; promotion:
   }
 }
 
+/** Share of the price that the social shop gives to those who promote a listing. */
+export function commissionOf(l: StandinListing): number {
+  return chance(Number(l.id) * 13 + 1).pick([0.08, 0.1, 0.12, 0.15, 0.15, 0.2, 0.25])
+}
+
+/** How many creators promote a listing, as the social shop counts them: more where more is sold, by a factor of three either way. */
+export function creatorsOf(l: StandinListing): number {
+  const random = chance(Number(l.id) * 19 + 11)
+  return Math.round((trueUnits(l, 90) + 1) * Math.exp(0.6 * random.normal()) * 0.8)
+}
+
+/** Where a store is: that follows from its name. */
+export function countryOf(store: string): string {
+  return chance(seedOf(store) + 5).pick(['IE', 'IE', 'NL', 'PT', 'PL', 'DE'])
+}
+
+export interface StandinClip {
+  creator: string
+  caption: string
+  daysAgo: number
+  isLive: boolean
+  views: number
+  units: number
+  isPaid: boolean
+}
+
+/** A few clips about a listing; together they sold about a quarter of its units. */
+export function clipsOf(l: StandinListing): StandinClip[] {
+  const random = chance(Number(l.id) * 23 + 17)
+  const count = Math.min(9, random.poisson(0.4 + trueUnits(l, 90) / 60))
+  return Array.from({ length: count }, () => {
+    const units = random.poisson(trueUnits(l, 90) / (4 * count))
+    const name = random.pick(['sill', 'perch', 'rail', 'tern', 'moss', 'twine', 'quay'])
+    return {
+      creator: `@${name}_${random.pick(['and_pot', 'garden', 'diary', 'at_home', 'corner'])}${random.whole(1, 40)}`,
+      caption: random.pick(['Put up in a minute', 'A week with it', 'What came to the window', 'Before and after', 'Is it worth it?', 'Live from the balcony']),
+      daysAgo: random.whole(0, 89),
+      isLive: random.happens(0.15),
+      views: Math.round((units + 1) * random.between(60, 700)),
+      units,
+      isPaid: random.happens(0.3),
+    }
+  }) // prettier-ignore
+}
+
 function thinned(units: number, rate: number, random: Chance): number {
   let kept = 0
   for (let i = 0; i < units; i++) if (random.happens(rate)) kept++

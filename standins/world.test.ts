@@ -74,6 +74,8 @@ test('it behaves like a trade: a fifth of listings makes 70–80 % of sales (com
 const kindOf = (name: string) => {
   if (name.includes('listings')) return 'listings'
   if (name.includes('searches')) return 'terms'
+  if (name.includes('clips')) return 'clips'
+  if (name.includes('ads')) return 'ads'
   return name.includes('sellers') ? 'competing' : 'sales'
 }
 

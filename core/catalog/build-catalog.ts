@@ -6,11 +6,13 @@ import type { Table } from '../tables'
 import { categorySeasons, mergeTerms } from '../terms'
 import { ListingIndex } from './find-listing'
 import { itemLives } from './item-lives'
+import { itemReach } from './item-reach'
 import { ListingReader } from './listing'
 import { mergeListings } from './merge-listings'
 import { numberListings } from './number-listings'
 import { noCorrections, type Corrections } from './rules'
 import { salesBlock, type SalesBlock } from './sales-block'
+import { fillFromStores } from './stores-in-listings'
 
 /** Everything gathered, as columns: listings, their sales, which of them are the same goods, and what suppliers offer. */
 export interface Catalog {
@@ -24,6 +26,8 @@ export interface Catalog {
   members: Int32Array
   /** stage of life, one row an item */
   life: Table
+  /** what competing offers, clips and advertisements say, one row an item */
+  reach: Table
   /** market → the last day its figures speak of: its windows end there */
   windowEnds: Record<string, number>
   offers: Offer[]
@@ -51,7 +55,7 @@ export async function buildCatalog(
   const step = stepper(options)
   const { count, captures: numbered } = numberListings(captures)
   await step(0.1)
-  const listings = mergeListings(count, numbered)
+  const listings = fillFromStores(mergeListings(count, numbered), captures)
   await step(0.2)
   const sales = salesBlock(count, numbered)
   await step(0.3)
@@ -71,6 +75,7 @@ export async function buildCatalog(
     starts,
     members,
     life,
+    reach: itemReach(captures, { listings, itemOf, items: starts.length - 1 }),
     windowEnds: windowEnds(reader, sales),
     offers: mergeOffers(captures),
   }

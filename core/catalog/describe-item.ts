@@ -3,6 +3,7 @@ import { findPackCount } from '../goods'
 import { roomOf } from '../room'
 import { worstGrade } from './grade'
 import type { Item, MemberListing } from './item'
+import type { Reach } from './item-reach'
 import { toHome } from './home-amount'
 import type { Listing } from './listing'
 import { goodsKind, type SellerRules } from './rules'
@@ -18,12 +19,13 @@ interface Context {
   /** market → the last day its figures speak of */
   windowEnds: Record<string, number>
   life: StageOfLife | null
+  reach: Reach
   /** of which home currency and rates are used */
   rules: SellerRules
 }
 
 /** Listings of the same goods as one item, not priced yet: no offers, no profit, no Worth. */
-export function describeItem(known: readonly KnownListing[], { windowEnds, life, rules }: Context): Item {
+export function describeItem(known: readonly KnownListing[], { windowEnds, life, reach, rules }: Context): Item {
   const endOf = (l: Listing) => windowEnds[l.market] ?? l.capturedOn
   const group = known.map((k) => k.listing)
   const rows = known.map((k) => memberOf(k, endOf(k.listing), rules))
@@ -59,6 +61,16 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
     sellThrough: wilsonInterval(counted.filter((r) => (r.units as number) > 0).length, counted.length),
     unitsPerListing: units === null ? null : units / counted.length,
     ...ratingOf(rows),
+    rank: least(group, 'rank'),
+    commission: most(group, 'commission') ?? reach.clipCommission,
+    creators: most(group, 'creators') ?? reach.clipCreators,
+    stock: stockOf(group),
+    storeSince: most(group, 'storeSince'),
+    currencies: stated(group, 'currency'),
+    countries: stated(group, 'country'),
+    languages: stated(group, 'language'),
+    shipsFrom: stated(group, 'shipsFrom'),
+    reach,
     series,
     life,
     stage: life?.stage ?? 'Unclear',
@@ -102,6 +114,33 @@ function memberOf({ listing: l, series }: KnownListing, end: number, rules: Sell
 
 function firstKnown(group: Listing[], name: 'kind' | 'category' | 'gtin' | 'picture'): string | null {
   return group.find((l) => l[name] !== null)?.[name] ?? null
+}
+
+type FigureName = 'rank' | 'commission' | 'creators' | 'storeSince' | 'stock'
+
+function most(group: Listing[], name: FigureName): number | null {
+  let found: number | null = null
+  for (const l of group) if (l[name] !== null && (found === null || l[name] > found)) found = l[name]
+  return found
+}
+
+function least(group: Listing[], name: FigureName): number | null {
+  let found: number | null = null
+  for (const l of group) if (l[name] !== null && (found === null || l[name] < found)) found = l[name]
+  return found
+}
+
+function stockOf(group: Listing[]): number | null {
+  let sum: number | null = null
+  for (const l of group) if (l.stock !== null) sum = (sum ?? 0) + l.stock
+  return sum
+}
+
+/** What the listings state of one thing, each word once. */
+function stated(group: Listing[], name: 'currency' | 'country' | 'language' | 'shipsFrom'): string[] {
+  const words: string[] = []
+  for (const l of group) if (l[name] !== null && !words.includes(l[name])) words.push(l[name])
+  return words.sort()
 }
 
 /** The most typical title: the one whose words most of the others have too; the shorter of equals. */

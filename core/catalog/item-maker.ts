@@ -4,6 +4,7 @@ import type { Catalog } from './build-catalog'
 import { describeItem } from './describe-item'
 import { ListingIndex } from './find-listing'
 import type { Item } from './item'
+import { reachAt } from './item-reach'
 import { lifeAt } from './life-table'
 import { ListingReader } from './listing'
 import { priceItem } from './price-item'
@@ -46,11 +47,11 @@ export class ItemMaker {
 
   /** @param every with all offers that are alike; else only those that are the same goods, which is all that prices need */
   at(item: number, every = true): Item {
-    const { starts, members, sales, windowEnds, life } = this.catalog
+    const { starts, members, sales, windowEnds, life, reach } = this.catalog
     const places = [...members.subarray(starts[item], starts[item + 1])]
     const described = describeItem(
       places.map((l) => ({ listing: this.#reader.at(l), series: seriesAt(sales, l) })),
-      { windowEnds, life: lifeAt(life, item), rules: this.rules },
+      { windowEnds, life: lifeAt(life, item), reach: reachAt(reach, item), rules: this.rules },
     )
     return priceItem({ ...described, offers: this.#offersFor(described, every) }, this.rules, this.corrections)
   }

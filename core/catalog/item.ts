@@ -3,6 +3,7 @@ import type { OfferMatch } from '../supply'
 import type { Room } from '../room'
 import type { Worth } from '../verdict'
 import type { Grade } from './grade'
+import type { Reach } from './item-reach'
 import type { GoodsKind } from './rules'
 
 /** One listing of an item with its figures in the home currency. */
@@ -64,6 +65,20 @@ export interface Item {
   unitsPerListing: number | null
   rating: number | null
   reviews: number | null
+  /** best place among what sells on a market; largest commission, and creators as a market counts them */
+  rank: number | null
+  commission: number | null
+  creators: number | null
+  /** units on offer, of the listings that say so */
+  stock: number | null
+  /** since when the youngest of its stores trades */
+  storeSince: number | null
+  /** what its listings state, each word once */
+  currencies: string[]
+  countries: string[]
+  languages: string[]
+  shipsFrom: string[]
+  reach: Reach
   series: UnitSeries | null
   life: StageOfLife | null
   stage: Stage

@@ -1,5 +1,9 @@
 import { numberAt, numbers, textAt, textColumn, type Table, type TextColumn } from '../tables'
 
+/** stands for a column that nothing is known of: a blank one for each of a million listings would take room for nothing */
+const absent: TextColumn = { type: 'text', codes: new Int32Array(0), words: [] }
+const absentFigures = new Float64Array(0)
+
 /** A listing as all imports together know it: of each field the latest that is known. Money in its own currency. */
 export interface Listing {
   key: string
@@ -25,6 +29,16 @@ export interface Listing {
   durationDays: number | null
   endHour: number | null
   stock: number | null
+  /** place among what sells on its market, 1 being first */
+  rank: number | null
+  /** share of the price for those who promote it */
+  commission: number | null
+  /** how many promote it, as the market says */
+  creators: number | null
+  storeSince: number | null
+  country: string | null
+  language: string | null
+  shipsFrom: string | null
   tags: string | null
   picture: string | null
   /** day of the newest import that speaks of it */
@@ -32,7 +46,18 @@ export interface Listing {
 }
 
 /** Text fields with few different words: words of several imports become one dictionary. */
-export const sharedTexts = ['market', 'store', 'category', 'gtin', 'kind', 'format', 'promotion'] as const
+export const sharedTexts = [
+  'market',
+  'store',
+  'category',
+  'gtin',
+  'kind',
+  'format',
+  'promotion',
+  'country',
+  'language',
+  'shipsFrom',
+] as const
 /** Text fields where nearly every listing has words of its own. */
 export const ownTexts = ['id', 'title', 'tags', 'picture'] as const
 /** Figures that a newer import replaces where it knows them. Money in E4 of the listing's currency. */
@@ -45,6 +70,10 @@ export const figures = [
   'stock',
   'durationDays',
   'endHour',
+  'rank',
+  'commission',
+  'creators',
+  'storeSince',
 ] as const
 
 type TextName = (typeof sharedTexts)[number] | (typeof ownTexts)[number] | 'currency'
@@ -61,11 +90,13 @@ export class ListingReader {
 
   constructor(table: Table) {
     this.rows = table.rows
-    const texts = [...sharedTexts, ...ownTexts, 'currency'].map((name) => [name, textColumn(table, name)])
+    const texts = [...sharedTexts, ...ownTexts, 'currency'].map((name) => [
+      name,
+      table.columns[name] ? textColumn(table, name) : absent,
+    ])
     this.#texts = Object.fromEntries(texts) as Record<TextName, TextColumn>
-    this.#figures = new Map(
-      [...figures, 'price', 'units', 'unitsDay', 'windowDays', 'capturedOn'].map((n) => [n, numbers(table, n)]),
-    )
+    const known = [...figures, 'price', 'units', 'unitsDay', 'windowDays', 'capturedOn'].filter((n) => table.columns[n])
+    this.#figures = new Map(known.map((n) => [n, numbers(table, n)]))
   }
 
   key(row: number): string {
@@ -89,7 +120,7 @@ export class ListingReader {
   }
 
   figure(name: string, row: number): number | null {
-    return numberAt(this.#figures.get(name) ?? new Float64Array(0), row)
+    return numberAt(this.#figures.get(name) ?? absentFigures, row)
   }
 
   at(row: number): Listing {
@@ -100,7 +131,8 @@ export class ListingReader {
       currency: t('currency'), delivery: n('delivery'), units: n('units'), unitsDay: n('unitsDay'), windowDays: n('windowDays'),
       unitsTotal: n('unitsTotal'), rating: n('rating'), reviews: n('reviews'), listedOn: n('listedOn'), category: t('category'),
       gtin: t('gtin'), kind: t('kind'), format: t('format'), promotion: t('promotion'),
-      durationDays: n('durationDays'), endHour: n('endHour'), stock: n('stock'), tags: t('tags'), picture: t('picture'), capturedOn: n('capturedOn') ?? 0,
+      durationDays: n('durationDays'), endHour: n('endHour'), stock: n('stock'), rank: n('rank'), commission: n('commission'),
+      creators: n('creators'), storeSince: n('storeSince'), country: t('country'), language: t('language'), shipsFrom: t('shipsFrom'), tags: t('tags'), picture: t('picture'), capturedOn: n('capturedOn') ?? 0,
     } // prettier-ignore
   }
 }

@@ -8,9 +8,12 @@ import type { NumberedCapture } from './number-listings'
  */
 export function mergeListings(count: number, captures: readonly NumberedCapture[]): Table {
   const columns: Record<string, Column> = {}
-  for (const name of sharedTexts) columns[name] = mergeTexts(name, count, captures, true)
-  for (const name of ownTexts) columns[name] = mergeTexts(name, count, captures, false)
-  for (const name of figures) columns[name] = { type: 'number', values: mergeFigures(name, count, captures) }
+  // What nobody says anything of has no column: at a million listings each would take 8 MB.
+  const said = (name: string) => captures.some(({ capture }) => capture.table.columns[name])
+  for (const name of sharedTexts.filter(said)) columns[name] = mergeTexts(name, count, captures, true)
+  for (const name of ownTexts.filter(said)) columns[name] = mergeTexts(name, count, captures, false)
+  for (const name of figures.filter(said))
+    columns[name] = { type: 'number', values: mergeFigures(name, count, captures) }
   const windows = mergeWindows(count, captures)
   for (const [name, values] of Object.entries(windows)) columns[name] = { type: 'number', values }
   return { rows: count, columns: { ...columns, ...mergePrices(count, captures) } }

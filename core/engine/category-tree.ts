@@ -1,6 +1,6 @@
 import { poissonGrowth, wilsonInterval, type ProportionInterval } from '../demand'
 import { numbers, textColumn, type Table } from '../tables'
-import { branches } from './figures'
+import { branches } from './facets'
 
 /** One branch of the category tree with what sells in it and below; windows of 30 days, growth of 28. Money in E4. */
 export interface Branch {

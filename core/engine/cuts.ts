@@ -1,6 +1,7 @@
 import { Problem } from '../problem'
+import { facets } from './facets'
 import { measures } from './measures'
-import { emptyQuery, type Query } from './query'
+import { emptyQuery, type FacetChoices, type Query } from './query'
 
 /** A kept set of limits and an order. */
 export interface Cut {
@@ -89,10 +90,7 @@ export function readCut(json: unknown): Cut {
     query: {
       words: typeof q.words === 'string' ? q.words : '',
       limits,
-      markets: texts(q.markets),
-      categories: texts(q.categories),
-      stages: texts(q.stages),
-      kinds: texts(q.kinds),
+      ...(Object.fromEntries(facets.map((f) => [f, texts(q[f])])) as FacetChoices),
       stores: texts(q.stores),
       phrase: typeof q.phrase === 'string' ? q.phrase : '',
       sort: { by, descending: q.sort?.descending !== false },

@@ -18,12 +18,16 @@ import type { Capture } from '../intake'
 import { TableBuilder, type Table } from '../tables'
 
 const markets = ['Marrowgate', 'Gavelhop', 'Fernhand']
+const countries = ['Ireland', 'Portugal']
 const categories = ['Garden / Birds / Feeders', 'Garden / Balcony', 'Paper / Printables']
 
 /** Items with every sort of gap, from a small deterministic list. */
 function makeMaker(n: number): Promise<ItemMaker> {
   const builder = new TableBuilder([
-    ...['market', 'id', 'title', 'store', 'currency', 'category'].map((name) => ({ name, type: 'text' as const })),
+    ...['market', 'id', 'title', 'store', 'currency', 'category', 'country'].map((name) => ({
+      name,
+      type: 'text' as const,
+    })),
     ...['price', 'units', 'rating', 'reviews'].map((name) => ({ name, type: 'number' as const })),
   ])
   for (let i = 0; i < n; i++) {
@@ -35,6 +39,7 @@ function makeMaker(n: number): Promise<ItemMaker> {
       currency: 'EUR',
       category: i % 7 ? (categories[i % 3] ?? null) : null,
       price: i % 11 ? 10_000 + i * 3_700 : 1_000_000,
+      country: i % 6 ? (countries[i % 2] ?? null) : null,
       units: i % 5 ? (i * 13) % 200 : null,
       rating: i % 4 ? 2.5 + (i % 26) / 10 : null,
       reviews: i,
@@ -56,19 +61,19 @@ beforeAll(async () => {
 const newFinder = () => new Finder(() => maker.catalog, figures)
 
 const span = fc.oneof(fc.constant(null), fc.double({ min: 0, max: 100, noNaN: true }))
-const query: fc.Arbitrary<Query> = fc.record({
-  words: fc.constantFrom('', 'word1', 'thing1 s2', 'nothing'),
-  limits: fc.dictionary(fc.constantFrom('price', 'units', 'rating', 'sellThrough', 'sellers'), fc.tuple(span, span), {
-    maxKeys: 3,
-  }),
-  markets: fc.subarray(markets),
-  categories: fc.subarray(['Garden', 'Garden / Birds', 'Paper / Printables']),
-  stages: fc.constantFrom([], ['Unclear']),
-  kinds: fc.constant([]),
-  stores: fc.constant([]),
-  phrase: fc.constant(''),
-  sort: fc.record({ by: fc.constantFrom('price', 'units', 'rating'), descending: fc.boolean() }),
-})
+const query: fc.Arbitrary<Query> = fc
+  .record({
+    words: fc.constantFrom('', 'word1', 'thing1 s2', 'nothing'),
+    limits: fc.dictionary(fc.constantFrom('price', 'units', 'rating', 'sellThrough', 'sellers'), fc.tuple(span, span), {
+      maxKeys: 3,
+    }),
+    markets: fc.subarray(markets),
+    categories: fc.subarray(['Garden', 'Garden / Birds', 'Paper / Printables']),
+    stages: fc.subarray(['Unclear']),
+    countries: fc.subarray(countries),
+    sort: fc.record({ by: fc.constantFrom('price', 'units', 'rating'), descending: fc.boolean() }),
+  })
+  .map((some) => ({ ...emptyQuery, ...some }))
 
 /** The plainest reading of a query, item by item. */
 function passes(item: Item, q: Query, except = ''): boolean {
@@ -86,7 +91,8 @@ function passes(item: Item, q: Query, except = ''): boolean {
     (except === 'markets' || q.markets.length === 0 || item.markets.some((m) => q.markets.includes(m))) &&
     (q.categories.length === 0 ||
       q.categories.some((c) => item.category === c || item.category?.startsWith(`${c} / `))) &&
-    (q.stages.length === 0 || q.stages.includes(item.stage))
+    (q.stages.length === 0 || q.stages.includes(item.stage)) &&
+    (except === 'countries' || q.countries.length === 0 || item.countries.some((c) => q.countries.includes(c)))
   )
 }
 
@@ -107,8 +113,10 @@ test('a run of queries on one finder agrees with reading item by item', () => {
           expect(s.unknown).toBe(others.length - known.length)
           expect(s.wouldReturn).toBe(others.length - naive.length)
         }
-        for (const m of answer.markets)
+        for (const m of answer.facets.markets)
           expect(m.count).toBe(items.filter((i) => passes(i, q, 'markets') && i.markets.includes(m.value)).length)
+        for (const c of answer.facets.countries)
+          expect(c.count).toBe(items.filter((i) => passes(i, q, 'countries') && i.countries.includes(c.value)).length)
       }
     }),
     { numRuns: 60 },

@@ -1,10 +1,7 @@
 import { stepper, type Item, type ItemMaker, type WorkOptions } from '../catalog'
 import type { Column, Table } from '../tables'
+import { facetOf, facets } from './facets'
 import { measures } from './measures'
-
-/** What items can be chosen by: one text an item. Several markets are one text, joined by '|'. */
-export const facets = ['markets', 'categories', 'stages', 'kinds'] as const
-export type FacetName = (typeof facets)[number]
 
 /** Figures that are only summed over many items, never shown for one. */
 const sums: readonly { name: string; of: (item: Item) => number | null }[] = [
@@ -16,26 +13,6 @@ const sums: readonly { name: string; of: (item: Item) => number | null }[] = [
   { name: 'units28Before', of: (i) => i.life?.units28Before ?? null },
 ]
 const columnsOfItem = [...measures, ...sums]
-
-const facetOf: Record<FacetName, (item: Item) => string | null> = {
-  markets: (i) => i.markets.join('|'),
-  categories: (i) => i.category,
-  stages: (i) => i.stage,
-  kinds: (i) => i.kind,
-}
-
-/** The values that one facet text stands for: markets, or a category with all it lies under. */
-export function facetValues(name: FacetName, text: string): string[] {
-  if (name === 'markets') return text.split('|')
-  return name === 'categories' ? branches(text) : [text]
-}
-
-/** 'Garden / Birds' → ['Garden', 'Garden / Birds'] */
-export function branches(path: string | null): string[] {
-  if (path === null) return []
-  const parts = path.split(' / ')
-  return parts.map((_, i) => parts.slice(0, i + 1).join(' / '))
-}
 
 /** Every measure and facet of every item as columns, one row an item. @throws Problem 'cancelled' */
 export async function makeFigures(maker: ItemMaker, options: WorkOptions = {}): Promise<Table> {

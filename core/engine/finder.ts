@@ -1,7 +1,7 @@
 import type { Catalog } from '../catalog'
 import { numbers, textColumn, type Table, type TextColumn } from '../tables'
 import { listingsAnswering } from './answering'
-import { facets, facetValues, type FacetName } from './figures'
+import { facets, facetValues, type FacetName } from './facets'
 import { inOrder } from './in-order'
 import { binOf, bins, measure, usualStrips, type Measure } from './measures'
 import { listingsOfStores } from './listings-of-stores'
@@ -78,10 +78,7 @@ export class Finder {
         wouldReturn: returning[s] as number,
         unknown: passing[s * width + bins] as number,
       })),
-      markets: this.#facetCounts('markets'),
-      categories: this.#facetCounts('categories'),
-      stages: this.#facetCounts('stages'),
-      kinds: this.#facetCounts('kinds'),
+      facets: Object.fromEntries(facets.map((f) => [f, this.#facetCounts(f)])) as Answer['facets'],
     }
   }
 
@@ -122,7 +119,7 @@ export class Finder {
     if (changed(query.stores, before?.stores)) this.#require(extraBit.stores, this.#itemsOfStores(query.stores))
     if (changed(query.phrase, before?.phrase)) this.#require(extraBit.phrase, this.#itemsAnswering(query.phrase))
     facets.forEach((f, at) => {
-      if (changed(query[f], before?.[f])) this.#screen.setAllowed(at, this.#allowed(f, query[f]))
+      if (changed(query[f], before ? before[f] : [])) this.#screen.setAllowed(at, this.#allowed(f, query[f]))
     })
     const hide = hidden.join()
     if (hide !== this.#hidden) {

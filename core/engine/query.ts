@@ -1,16 +1,16 @@
+import { facets, type FacetName } from './facets'
+
 /** A span of a measure in its own unit; null is open. */
 export type Span = [number | null, number | null]
 
+/** What is chosen of each facet; nothing chosen is no limit. A category takes in what lies under it. */
+export type FacetChoices = Record<FacetName, string[]>
+
 /** What the user asks for. A Cut is a kept one of these. */
-export interface Query {
+export interface Query extends FacetChoices {
   words: string
   /** measure name → span */
   limits: Record<string, Span>
-  markets: string[]
-  /** category paths; each takes in what lies under it */
-  categories: string[]
-  stages: string[]
-  kinds: string[]
   /** stores as 'Market/Store': items that any of them lists */
   stores: string[]
   /** a phrase that buyers search for: items with a title that has all its words, in whatever form; '' is none */
@@ -19,12 +19,9 @@ export interface Query {
 }
 
 export const emptyQuery: Query = {
+  ...(Object.fromEntries(facets.map((f) => [f, []])) as unknown as FacetChoices),
   words: '',
   limits: {},
-  markets: [],
-  categories: [],
-  stages: [],
-  kinds: [],
   stores: [],
   phrase: '',
   sort: { by: 'worth', descending: true },
@@ -52,8 +49,5 @@ export interface Answer {
   total: number
   matching: number
   strips: StripAnswer[]
-  markets: FacetCount[]
-  categories: FacetCount[]
-  stages: FacetCount[]
-  kinds: FacetCount[]
+  facets: Record<FacetName, FacetCount[]>
 }

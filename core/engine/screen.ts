@@ -6,8 +6,8 @@ export interface StripColumn {
   binOf: (value: number) => number
 }
 
-/** Whatever a row fails, one bit each: strips from 0, facets from 16, and what else a query says. */
-export const facetBit = 16
+/** Whatever a row fails, one bit each: strips from 0, facets from 8, and what else a query says. */
+export const facetBit = 8
 export const extraBit = { words: 1 << 24, others: 1 << 25, hidden: 1 << 26, stores: 1 << 27, phrase: 1 << 28 }
 
 export interface ScreenCounts {

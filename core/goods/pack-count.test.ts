@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { findPackCount } from '.'
 
 /** Labelled by hand: titles and the pieces they say are in the pack; null where they say nothing. */
@@ -58,7 +59,7 @@ const labelled: [string, number | null][] = [
   ['Watering globe 28 cm 4pk blue', 4],
   ['4 pk watering globes', 4],
   ['Multipack 20 plant labels', 20],
-  ['20 plant labels multipack', null],
+  ['20 plant labels multipack', 20],
   ['Box of 12 seed pots', 12],
   ['Bundle of 3 tote bags', 3],
   ['Bag of 40 pegs', 40],
@@ -66,12 +67,12 @@ const labelled: [string, number | null][] = [
   ['Job lot of 25 saucers', 25],
   ['Fat ball feeder, 6 balls', null],
   ['Pair of gardening gloves', null],
-  ['10 pairs of gloves', 20],
+  ['10 pairs of gloves', 10],
   ['Quantity: 5 hooks', 5],
   ['qty 8 cable clips', 8],
   ['3 x Wren tea towel', 3],
   ['SET OF 4 COASTERS', 4],
-  ['5 Stück Pflanzclips', null],
+  ['5 Stück Pflanzclips', 5],
   ['10stk Clips', 10],
   ['Long-spout watering can 1.5 l', null],
 ]
@@ -81,4 +82,15 @@ test.each(labelled)('%s', (title, pack) => expect(findPackCount(title)?.count ??
 test('it says what it was read from', () => {
   expect(findPackCount('Fat balls, 6 pcs, 90 g')).toEqual({ count: 6, from: '6 pcs' })
   expect(findPackCount('Drip tray 60 x 20 cm lot of 5')).toEqual({ count: 5, from: 'lot of 5' })
+})
+
+/** When first read, 95.8 % of 309 and 87 % of 61 awkward ones were right; the patterns were mended after that. */
+test('of 370 titles labelled by hand at least 98 % are read right', () => {
+  const lines = readFileSync(new URL('./fixtures/pack-titles.txt', import.meta.url), 'utf8').split('\n')
+  const titles = lines
+    .filter((line) => line !== '' && !line.startsWith('#'))
+    .map((line) => line.split('\t') as [string, string])
+  const right = titles.filter(([label, title]) => String(findPackCount(title)?.count ?? '-') === label)
+  expect(titles).toHaveLength(370)
+  expect(right.length / titles.length).toBeGreaterThanOrEqual(0.98)
 })

@@ -21,6 +21,14 @@ const number = '(\\d{1,4}|two|three|four|five|six|seven|eight|nine|ten|twelve|tw
 const container = '(?:pack|pk|packs|set|sets|lot|box|bundle|bag|case|multipack|job lot|joblot|bulk)'
 const piece = '(?:pcs|pc|pieces|piece|count|ct|units|packs|pack|pk|pks|pkt|stk|pairs)'
 
+/** Things that come in twos and are sold as one. */
+const pairwise = /\b(?:gloves|socks|scissors|shears|secateurs|snips|loppers|boots|clogs)\b/i
+/** What a leading figure may count within one thing, so that it is no pack: 3 tier stand, 5 in 1 tester. */
+const within =
+  '(?:tier|in|inch|cell|pocket|compartment|port|head|way|arm|ply|drawer|shelf|seater|cup|step|layer|hole|leg|wick|tube|section|hour|litre|gallon|foot|panel|prong|tine|speed|watt|volt|(?:day|week|month|year|colour|page|card|minute)s?)'
+/** A word or a few, the last of them in the plural. */
+const plural = '(?:[\\p{L}-]+ ){0,3}[\\p{L}-]*[^s\\P{L}]s\\b'
+
 /** In order: the first that is found counts. What they must not be taken for: sizes such as 12 inch, 30 x 40 cm, 500 ml. */
 const patterns: { re: RegExp; count: (m: RegExpExecArray) => number }[] = [
   { re: new RegExp(`\\b${container} (?:of|à|a) ${number}\\b(?! ?x)`, 'i'), count: (m) => toNumber(m[1]) },
@@ -39,15 +47,23 @@ const patterns: { re: RegExp; count: (m: RegExpExecArray) => number }[] = [
   { re: /\b(half[ -]?dozen)\b/i, count: () => 6 },
   { re: /\b(?:(\d{1,2}|two|three) )?dozen\b/i, count: (m) => 12 * (m[1] ? toNumber(m[1]) : 1) },
   { re: /\b(?:twin|double|duo)[ -]?(?:pack|set)\b/i, count: () => 2 },
+  { re: /\btrio of\b/i, count: () => 3 },
+  { re: /\b(?:set|pack)\/(\d{1,3})\b/i, count: (m) => toNumber(m[1]) },
+  { re: /\b(\d{1,3})\/(?:pack|pk|set)\b/i, count: (m) => toNumber(m[1]) },
   { re: /\btriple[ -]?pack\b/i, count: () => 3 },
-  { re: new RegExp(`\\b${number}[ -]?(?:pairs)\\b`, 'i'), count: (m) => toNumber(m[1]) * 2 },
-  { re: /\b(?:a |1 )?pair\b(?! of (?:[\p{L}-]+ ){0,2}(?:gloves|scissors|shears|secateurs|snips))/iu, count: () => 2 },
+  {
+    re: new RegExp(`\\b${number}[ -]?(?:pairs?|prs)\\b`, 'i'),
+    count: (m) => toNumber(m[1]) * (pairwise.test(m.input) ? 1 : 2),
+  },
+  { re: /\b(?:a |1 )?pair\b/i, count: (m) => (pairwise.test(m.input) ? 0 : 2) },
   { re: new RegExp(`\\b${number}[ -]?(?:x )?${piece}\\b`, 'i'), count: (m) => toNumber(m[1]) },
   {
     re: /(?:^|[\s(])[x×] ?(\d{1,3})(?=$|[\s),.;!])(?! ?(?:cm|mm|m|ml|l|g|kg|inch|in|ft)\b)/i,
     count: (m) => toNumber(m[1]),
   },
-  { re: /(?:^|[\s(])(\d{1,3}) ?[x×] (?=\p{L}{3,})(?!(?:cm|mm|inch|litre))/iu, count: (m) => toNumber(m[1]) },
+  { re: /\((\d{1,3})\)$/, count: (m) => toNumber(m[1]) },
+  { re: new RegExp(`^${number} (?!${within}\\b)(?=${plural})`, 'iu'), count: (m) => toNumber(m[1]) },
+  { re: /(?:^|[\s(])(\d{1,3}) ?[x×] (?=\p{L}{3,}|A[3-6]\b)(?!(?:cm|mm|inch|litre))/iu, count: (m) => toNumber(m[1]) },
 ]
 
 /**
@@ -58,6 +74,8 @@ const patterns: { re: RegExp; count: (m: RegExpExecArray) => number }[] = [
  */
 export function findPackCount(title: string): PackCount | null {
   const text = title.replace(/[\s_]+/g, ' ')
+  const first = countFirst.exec(text)
+  if (first) return { count: toNumber(first[1]), from: first[0].trim() }
   const spared = withoutSizes(text)
   for (const { re, count } of patterns) {
     const m = re.exec(spared)
@@ -68,6 +86,8 @@ export function findPackCount(title: string): PackCount | null {
   return null
 }
 
+/** '100 x 9cm square pots': who begins with a size does not name several. */
+const countFirst = new RegExp(`^(\\d{1,3}) ?[x×] (?=\\d+(?:[.,]\\d+)? ?(?:cm|mm|inch|in|ft) ${plural})`, 'iu')
 const lengthUnit = '(?:cm|mm|m|inch|inches|in|ft|")'
 const side = '\\d+(?:[.,]\\d+)?'
 const sidesWithUnit = new RegExp(

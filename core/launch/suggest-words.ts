@@ -1,31 +1,12 @@
+import { praise } from '../words'
+
 export interface TitleOfListing {
   title: string
   units: number | null
   tags: string | null
 }
 
-const filler = new Set([
-  'of',
-  'for',
-  'with',
-  'the',
-  'and',
-  'a',
-  'in',
-  'to',
-  'new',
-  'lovely',
-  'best',
-  'top',
-  'great',
-  'free',
-  'delivery',
-  'premium',
-  'quality',
-  'ideal',
-  'gift',
-  'handy',
-])
+const filler = new Set([...praise, 'of', 'for', 'with', 'the', 'and', 'a', 'in', 'to'])
 
 /** The title of the listing that sells most, cut at a word to the limit; praise and shouting taken out. */
 export function suggestTitle(listings: readonly TitleOfListing[], limit: number): string {

@@ -7,6 +7,9 @@ export interface PostedClip {
   isLive: boolean
   views: number | null
   units: number | null
+  /** money taken through it × commission, E4 of its own currency; null where either is not known */
+  earnedE4: number | null
+  currency: string | null
   isPaid: boolean | null
 }
 
@@ -14,6 +17,9 @@ export interface PostedClip {
 export interface Posted {
   clips: number
   lives: number
+  /** days on which the first and the last of them was posted */
+  postedFrom: number | null
+  postedTo: number | null
   creators: number
   views: number
   /** units through clips, as reported; null where none says */
@@ -47,6 +53,8 @@ export function postedAbout(clips: readonly RowRecord[], ads: readonly RowRecord
   return {
     clips: mine.filter((c) => !c.isLive).length,
     lives: mine.filter((c) => c.isLive).length,
+    postedFrom: least(mine.flatMap((c) => c.day ?? [])),
+    postedTo: least(mine.flatMap((c) => (c.day === null ? [] : -c.day)), -1),
     creators: new Set(mine.map((c) => c.creator)).size,
     views: mine.reduce((sum, c) => sum + (c.views ?? 0), 0),
     units: units.length ? units.reduce((a, b) => a + b, 0) : null,
@@ -67,6 +75,7 @@ function least(values: number[], sign = 1): number | null {
 
 function clipOf(r: RowRecord): PostedClip {
   const paid = text(r.paid)
+  const [revenue, rate] = [figure(r.revenue), figure(r.commission)]
   return {
     title: text(r.title) ?? text(r.clip) ?? '',
     creator: text(r.creator) ?? '?',
@@ -74,6 +83,8 @@ function clipOf(r: RowRecord): PostedClip {
     isLive: /live/i.test(text(r.sort) ?? ''),
     views: figure(r.views),
     units: figure(r.units),
+    earnedE4: revenue === null || rate === null ? null : Math.round(revenue * rate),
+    currency: text(r.currency),
     isPaid: paid === null ? null : /^(y|t|1|paid|ja|oui)/i.test(paid),
   }
 }

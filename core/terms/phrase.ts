@@ -1,14 +1,12 @@
-import { stemmer } from 'stemmer'
-import { titleWords } from '../words'
+import { isSmall, stemOf, wordsOf } from '../words'
 
 /**
  * The words of a phrase by their stems, each once: in which form buyers and sellers write a word does not count.
- * Source: Porter, M. F. (1980), An algorithm for suffix stripping, Program 14, by the package `stemmer`.
  *
  * @example stems('Feeders for windows') // ['feeder', 'window']
  */
 export function stems(phrase: string): string[] {
-  return [...new Set(titleWords(phrase).flatMap((w) => (w.includes(' ') ? [] : stemmer(w))))]
+  return [...new Set(wordsOf(phrase).flatMap((w) => (isSmall(w) ? [] : stemOf(w))))]
 }
 
 /** Whether a title or a longer phrase has every word of a phrase, in whatever form and order. */

@@ -1,3 +1,6 @@
+export * from './class-tf-idf'
 export * from './log-odds'
+export * from './themes'
+export * from './title-by-searches'
 export * from './title-words'
 export * from './words-that-sell'

@@ -1,18 +1,75 @@
+import { stemmer } from 'stemmer'
+
 const word = /\d+(?:[.,]\d+)?(?: ?(?:mm|cm|m|ml|l|g|kg|in|ft)(?![\p{L}\p{N}]))?|[\p{L}][\p{L}\p{N}'’-]*/gu
 const small = new Set('a an and the of for with in on to by x'.split(' '))
 
+/** Words of praise and of selling itself: true of anything, so no theme. */
+export const praise: ReadonlySet<string> = new Set(
+  'new lovely best top great free delivery postage premium quality ideal perfect gift handy beautiful unique hot sale offer fast'.split(
+    ' ',
+  ),
+)
+
+/** words in the longest run that is looked at */
+export const longestRun = 4
+
+/** A word of a title, or a run of neighbours. */
+export interface TitleRun {
+  /** its words by their stems, in order, one space between: forms of one word are one run */
+  stems: string
+  /** as the title has it, case folded */
+  written: string
+  /** how many words it has */
+  length: number
+}
+
+/** The words of a text in order: case folded, figures whole with their unit. */
+export function wordsOf(text: string): string[] {
+  return (text.toLowerCase().match(word) ?? []).map((w) => (/^\d/.test(w) ? w.replace(' ', '') : w))
+}
+
 /**
- * The words of a title and the pairs of neighbours among them, each once: case folded, figures whole with their unit.
+ * The stem of a word. Source: Porter, M. F. (1980), An algorithm for suffix stripping, Program 14, by the package `stemmer`.
  *
- * @example titleWords('Herb Trough, 50 cm') // ['herb', 'trough', '50cm', 'herb trough', 'trough 50cm']
+ * @example stemOf('feeders') // 'feeder'
  */
-export function titleWords(title: string): string[] {
-  const words = (title.toLowerCase().match(word) ?? []).map((w) => (/^\d/.test(w) ? w.replace(' ', '') : w))
-  const pairs = words.slice(1).map((w, i) => [words[i] as string, w] as const)
-  return [
-    ...new Set([
-      ...words.filter((w) => !small.has(w)),
-      ...pairs.filter((pair) => pair.every((w) => !small.has(w))).map((pair) => pair.join(' ')),
-    ]),
-  ]
+export const stemOf = stemmer
+
+/** Whether a word only joins others: it says nothing by itself. */
+export const isSmall = (w: string) => small.has(w)
+
+/**
+ * The words of a title and all runs of up to `longest` neighbours, each once. None begins or ends with a joining word.
+ *
+ * @example titleRuns('Feeders for windows').map((r) => r.stems) // ['feeder', 'feeder for window', 'window']
+ */
+export function titleRuns(title: string, longest = longestRun): TitleRun[] {
+  const words = wordsOf(title)
+  const stems = words.map((w) => stemOf(w))
+  const runs = new Map<string, TitleRun>()
+  words.forEach((first, from) => {
+    if (isSmall(first)) return
+    for (let length = 1; length <= longest && from + length <= words.length; length++) {
+      if (isSmall(words[from + length - 1] as string)) continue
+      const key = stems.slice(from, from + length).join(' ')
+      if (!runs.has(key)) runs.set(key, { stems: key, written: words.slice(from, from + length).join(' '), length })
+    }
+  })
+  return [...runs.values()]
+}
+
+/** How often each form of a run was written; the commonest one stands for all. */
+export class WrittenForms {
+  readonly #forms = new Map<string, Map<string, number>>()
+
+  add({ stems, written }: TitleRun): void {
+    const forms = this.#forms.get(stems) ?? new Map<string, number>()
+    forms.set(written, (forms.get(written) ?? 0) + 1)
+    this.#forms.set(stems, forms)
+  }
+
+  of(stems: string): string {
+    const forms = [...(this.#forms.get(stems) ?? [])]
+    return forms.reduce((best, form) => (form[1] > best[1] ? form : best), ['', 0] as [string, number])[0] || stems
+  }
 }

@@ -1,12 +1,18 @@
 import cdf from '@stdlib/stats-base-dists-normal-cdf'
 import { falseDiscovery } from '../demand'
 import { logOddsPrior, type WordCount, type WordPull } from './log-odds'
-import { titleWords } from './title-words'
+import { longestRun, titleRuns, WrittenForms } from './title-words'
 
 export interface SoldTitle {
   title: string
   /** units in 30 days */
   units: number
+}
+
+/** A word or run of words with its pull. */
+export interface RunPull extends WordPull {
+  /** its stems: what to look for in other titles */
+  stems: string
 }
 
 export interface SellingWords {
@@ -16,8 +22,8 @@ export interface SellingWords {
   /** units in 30 days of the middle listing */
   median: number
   /** words that the better ones use more, strongest first; and those that the others do */
-  more: WordPull[]
-  less: WordPull[]
+  more: RunPull[]
+  less: RunPull[]
 }
 
 const [leastTitles, leastUses, most] = [20, 5, 8]
@@ -25,38 +31,58 @@ const [leastTitles, leastUses, most] = [20, 5, 8]
 const rate = 0.05
 
 /**
- * Words that titles which sell use more than those which do not, and the other way round: listings above the middle against the
- * rest, by log-odds with a prior. A word counts from five listings on, and where
- * it stands out though many were looked at (false discovery rate 5 %); null with fewer than twenty listings, or where all sell alike.
+ * Words, and runs of up to four, that titles which sell use more than those which do not, and the other way round: listings above
+ * the middle against the rest, by log-odds with a prior, runs of one length against each other. One counts from five listings on,
+ * and where it stands out though many were looked at (false discovery rate 5 %); of runs within one another only the one that
+ * pulls most is shown. Null with fewer than twenty listings, or where all sell alike.
  */
 export function wordsThatSell(titles: readonly SoldTitle[]): SellingWords | null {
   if (titles.length < leastTitles) return null
   const median = middle(titles.map((t) => t.units))
-  const counts = new Map<string, WordCount>()
-  let better = 0
-  for (const { title, units } of titles) {
-    const group = units > median ? 'first' : 'second'
-    if (group === 'first') better++
-    for (const word of titleWords(title)) {
-      const count = counts.get(word) ?? { word, first: 0, second: 0 }
-      count[group]++
-      counts.set(word, count)
-    }
-  }
+  const better = titles.filter((t) => t.units > median).length
   if (better < leastUses) return null
-  const pulls = logOddsPrior([...counts.values()])
+  const { counts, forms } = countRuns(titles, median)
+  const pulls = counts
+    .flatMap((sameLength) => logOddsPrior(sameLength))
     .filter((p) => p.first + p.second >= leastUses)
     .sort((a, b) => b.z - a.z)
   const chance = falseDiscovery(pulls.map((p) => 2 * cdf(-Math.abs(p.z), 0, 1)))
   const clear = pulls.filter((_, i) => (chance[i] as number) <= rate)
+  const shown = (list: WordPull[]) =>
+    outermost(list)
+      .slice(0, most)
+      .map((p) => ({ ...p, stems: p.word, word: forms.of(p.word) }))
   return {
     of: titles.length,
     better,
     median,
-    more: clear.filter((p) => p.z > 0).slice(0, most),
-    less: clear.filter((p) => p.z < 0).reverse().slice(0, most),
+    more: shown(clear.filter((p) => p.z > 0)),
+    less: shown(clear.filter((p) => p.z < 0).reverse()),
   }
-} // prettier-ignore
+}
+
+/** How many titles of either group have each run, by length of the run. */
+function countRuns(titles: readonly SoldTitle[], median: number): { counts: WordCount[][]; forms: WrittenForms } {
+  const byLength = Array.from({ length: longestRun }, () => new Map<string, WordCount>())
+  const forms = new WrittenForms()
+  for (const { title, units } of titles)
+    for (const run of titleRuns(title)) {
+      const counts = byLength[run.length - 1] as Map<string, WordCount>
+      const count = counts.get(run.stems) ?? { word: run.stems, first: 0, second: 0 }
+      count[units > median ? 'first' : 'second']++
+      counts.set(run.stems, count)
+      forms.add(run)
+    }
+  return { counts: byLength.map((counts) => [...counts.values()]), forms }
+}
+
+/** Without those that lie within one before them, or around it: strongest first, so that the stronger one stays. */
+function outermost(list: readonly WordPull[]): WordPull[] {
+  const kept: WordPull[] = []
+  const within = (a: string, b: string) => ` ${a} `.includes(` ${b} `)
+  for (const p of list) if (!kept.some((k) => within(k.word, p.word) || within(p.word, k.word))) kept.push(p)
+  return kept
+}
 
 function middle(values: number[]): number {
   const sorted = values.sort((a, b) => a - b)

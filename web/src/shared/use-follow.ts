@@ -26,6 +26,9 @@ export function useFollow() {
     /** The items that sell under a phrase. */
     phraseItems: (phrase: string) =>
       finds({ kind: 'finds', key: `phrase:${phrase}`, label: `Items: “${phrase}”` }, { phrase, sort: { by: 'units', descending: true } }),
+    /** The items of a category whose titles name a theme. */
+    themeItems: (phrase: string, path: string) =>
+      finds({ kind: 'finds', key: `theme:${path}/${phrase}`, label: `Items: “${phrase}”` }, { phrase, categories: [path], sort: { by: 'units', descending: true } }),
     /** All that a store sells. */
     store: (market: string, store: string) =>
       finds({ kind: 'store', key: storeKey(market, store), label: store }, { stores: [storeKey(market, store)], sort: { by: 'units', descending: true } }),

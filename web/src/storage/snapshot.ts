@@ -24,7 +24,7 @@ export interface FirstScreen {
   places: [key: string, place: number][]
 }
 
-const tableNames = ['listings', 'life', 'figures'] as const
+const tableNames = ['listings', 'life', 'reach', 'figures'] as const
 type TableName = (typeof tableNames)[number]
 
 declare const __BUILD__: string
@@ -59,9 +59,9 @@ export async function readSnapshot(db: Database, print: string): Promise<OpenedS
     first: head.first,
     figures: await read('figures'),
     async catalog() {
-      const rest = (await db.get('snapshots', 'rest')) as Omit<Catalog, 'listings' | 'life'>
-      const [listings, life] = await Promise.all([read('listings'), read('life')])
-      return { ...rest, listings, life }
+      const rest = (await db.get('snapshots', 'rest')) as Omit<Catalog, 'listings' | 'life' | 'reach'>
+      const [listings, life, reach] = await Promise.all([read('listings'), read('life'), read('reach')])
+      return { ...rest, listings, life, reach }
     },
   }
 }
@@ -73,13 +73,13 @@ export async function writeSnapshot(
   { catalog, figures }: Worked,
   first: FirstScreen,
 ): Promise<void> {
-  const { listings, life, ...rest } = catalog
-  const tables = { listings, life, figures }
+  const { listings, life, reach, ...rest } = catalog
+  const tables = { listings, life, reach, figures }
   const shape = ({ rows, columns }: Table) => ({ rows, columns: Object.keys(columns) })
   const head: Head = {
     print,
     first,
-    tables: { listings: shape(listings), life: shape(life), figures: shape(figures) },
+    tables: { listings: shape(listings), life: shape(life), reach: shape(reach), figures: shape(figures) },
   }
   try {
     const tx = db.transaction('snapshots', 'readwrite')

@@ -1,11 +1,13 @@
 import { sumListings, type Item, type ListingSums } from '@sickle/core/catalog'
 import {
   bestBranch,
+  branchThemes,
   categoryTree,
   compareWordings,
   findRow,
   listingsAnswering,
   type Branch,
+  type BranchTheme,
   type FindRow,
   type Wordings,
 } from '@sickle/core/engine'
@@ -50,6 +52,12 @@ export function demandMethods(bench: () => Bench) {
         const met = finder.itemsWith(words)
         const branches = categoryTree(figures, (i) => met === null || met[i] === 1)
         return { branches, best: bestBranch(branches) }
+      },
+
+      /** Narrow themes among the titles of a branch. */
+      async themes(_: CallContext, path: string): Promise<{ themes: BranchTheme[]; of: number }> {
+        const { catalog, rules } = await bench().maker
+        return branchThemes(catalog, rules, path)
       },
 
       async terms(_: CallContext, market: string | null): Promise<TermsAnswer> {

@@ -7,7 +7,8 @@ import type { Capture } from '@sickle/core/intake'
 import { mergeCompeting, type CompetingOffer } from '@sickle/core/room'
 import { postedAbout } from '@sickle/core/social'
 import type { RowRecord } from '@sickle/core/tables'
-import { wordsThatSell } from '@sickle/core/words'
+import { mergeTerms, type Term } from '@sickle/core/terms'
+import { titleBySearches, wordsThatSell } from '@sickle/core/words'
 import type { Bench } from './bench'
 import type { CallContext } from './channel'
 import { capturesOf, recordsAtRest } from './records-at-rest'
@@ -31,6 +32,7 @@ export function lookMethods(bench: () => Bench) {
   let restricted: Promise<RowRecord[]> | null = null
   let titles: TitleIndex | null = null
   let prices: Promise<Capture[]> | null = null
+  let terms: Promise<Term[]> | null = null
   const itemOf = (key: string): Promise<Item | null> => bench().itemOf(key)
   return {
     methods: {
@@ -46,6 +48,12 @@ export function lookMethods(bench: () => Bench) {
         if (!item?.category) return null
         const { catalog } = await bench().maker
         return wordsThatSell(soldTitles(catalog, item.category))
+      },
+
+      /** A title of the words that most buyers search for, within the limit; null where no gathered term names these goods. */
+      async titleFor(_: CallContext, key: string, limit: number) {
+        const [item, all] = await Promise.all([itemOf(key), (terms ??= capturesOf('terms').then(mergeTerms))])
+        return item && titleBySearches(item.listings.map((l) => l.title), all, limit)
       },
 
       /** How units went with price and promotion, of the listing with most priced days or weeks; null where too few are known. */
@@ -100,6 +108,6 @@ export function lookMethods(bench: () => Bench) {
       },
     },
     /** What was read is out of date. */
-    forget: () => void (competing = social = restricted = titles = prices = null),
+    forget: () => void (competing = social = restricted = titles = prices = terms = null),
   }
 } // prettier-ignore

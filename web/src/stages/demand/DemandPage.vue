@@ -13,6 +13,7 @@ import BranchTable from './BranchTable.vue'
 import CategoryIcicle from './CategoryIcicle.vue'
 import TermPanel from './TermPanel.vue'
 import TermsPane from './TermsPane.vue'
+import ThemeTable from './ThemeTable.vue'
 import TwoWordings from './TwoWordings.vue'
 import { useDemand } from './demand-store'
 
@@ -124,6 +125,12 @@ useKeys('Demand', [
             @finds="follow.branchItems"
           />
           <p v-else class="none quiet">No item has all these words. Try a broader one.</p>
+          <ThemeTable
+            v-if="demand.branch && demand.themes"
+            :found="demand.themes"
+            :branch="demand.branch"
+            @finds="(phrase) => follow.themeItems(phrase, demand.branch)"
+          />
         </div>
       </section>
       <section class="half" aria-label="Search terms">

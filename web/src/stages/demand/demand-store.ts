@@ -32,6 +32,9 @@ export const useDemand = defineStore('demand', () => {
       ? services.engine.call('wordings', [look.value.term.phrase, against.value.term.phrase])
       : null,
   )
+  const themes = useLatest([branch, version], async () =>
+    branch.value === '' || workspace.version === 0 ? null : services.engine.call('themes', [branch.value]),
+  )
   const here = computed(() => tree.value?.branches.find((b) => b.path === branch.value) ?? null)
   const below = computed(() =>
     (tree.value?.branches ?? [])
@@ -42,5 +45,5 @@ export const useDemand = defineStore('demand', () => {
   watch(tree, (now) => {
     if (now && !now.branches.some((b) => b.path === branch.value)) branch.value = ''
   })
-  return { words, branch, market, term, other, tree, field, look, against, wordings, here, below }
+  return { words, branch, market, term, other, tree, field, look, against, wordings, themes, here, below }
 })

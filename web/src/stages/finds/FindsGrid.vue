@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Item } from '@sickle/core/catalog'
@@ -11,6 +10,7 @@ import { useRules } from '@/shared/stores/rules'
 import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useWorkspace } from '@/shared/stores/workspace'
+import { useTallList } from '@/shared/use-tall-list'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import ColumnChooser from './ColumnChooser.vue'
 import FindsRow from './FindsRow.vue'
@@ -27,13 +27,21 @@ const box = useTemplateRef('box')
 /** items whose listings are shown, by key */
 const unfolded = shallowRef(new Map<string, Item>())
 const total = computed(() => query.answer?.matching ?? 0)
-const virtual = useVirtualizer(
-  computed(() => ({ count: total.value, getScrollElement: () => box.value, estimateSize: heightAt, overscan: 3 })),
-)
-function heightAt(place: number): number {
-  const open = unfolded.value.get(query.rows.get(place)?.key ?? '')
-  return open ? 60 + 8 + open.listings.length * 24 : 60
-}
+/** Those of them that the answer has, by place, with the room their listings take. */
+const extra = computed(() => {
+  const taller = new Map<number, number>()
+  if (unfolded.value.size === 0) return taller
+  for (const [place, { key }] of query.rows) {
+    const open = unfolded.value.get(key)
+    if (open) taller.set(place, 8 + open.listings.length * 24)
+  }
+  return taller
+})
+const {
+  rows,
+  total: height,
+  show,
+} = useTallList(box, () => ({ count: total.value, rowHeight: 60, extra: extra.value }), 44)
 async function unfold(key: string) {
   const next = new Map(unfolded.value)
   if (!next.delete(key)) {
@@ -41,18 +49,11 @@ async function unfold(key: string) {
     if (item) next.set(key, item)
   }
   unfolded.value = next
-  await nextTick()
-  virtual.value.measure()
 }
 // What was shown may be worked out anew.
 watch(
   () => workspace.version,
   () => (unfolded.value = new Map()),
-)
-// Other answers, other places: heights follow the rows.
-watch(
-  () => query.rows,
-  () => unfolded.value.size > 0 && virtual.value.measure(),
 )
 /** What is pointed at, larger. */
 const peek = ref<{ row: FindRow; top: number; left: number } | null>(null)
@@ -60,8 +61,7 @@ function point(row: FindRow | null, event: MouseEvent) {
   const at = (event.currentTarget as HTMLElement).getBoundingClientRect()
   peek.value = row && { row, left: at.right + 12, top: Math.min(at.top, window.innerHeight - 300) }
 }
-const visible = computed(() => virtual.value.getVirtualItems())
-watch(visible, (list) => {
+watch([rows, () => query.rows], ([list]) => {
   const [first, last] = [list[0], list.at(-1)]
   if (first && last) void query.ensure(first.index, last.index)
 })
@@ -79,7 +79,7 @@ async function move(step: number) {
   const place = Math.max(0, Math.min(total.value - 1, from + step))
   await query.ensure(place, place)
   query.selected = query.rows.get(place)?.key ?? query.selected
-  virtual.value.scrollToIndex(place)
+  show(place)
   await nextTick()
   box.value?.querySelector<HTMLElement>('[aria-selected="true"]')?.focus({ preventScroll: true })
 }
@@ -132,9 +132,9 @@ defineExpose({ move, first, titleOf, unfoldSelected })
         </button>
       </span>
     </div>
-    <div :style="{ height: `${virtual.getTotalSize()}px`, position: 'relative' }">
+    <div :style="{ height: `${height}px`, position: 'relative' }">
       <FindsRow
-        v-for="v in visible"
+        v-for="v in rows"
         :key="v.index"
         :row="query.rows.get(v.index) ?? null"
         :home="rules.home"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { ref, watch } from 'vue'
 import { useServices } from '@/app/services'
 import { downloadText } from '@/shared/download'
 import { count } from '@/shared/format'
@@ -8,7 +8,7 @@ import { plain } from '@/shared/plain'
 import { toProblem } from '@/shared/problem'
 import { useQuery } from '@/shared/stores/query'
 import { useWorkspace } from '@/shared/stores/workspace'
-import type { Cut } from '@sickle/core/engine'
+import { facetLabels, facets, type Cut } from '@sickle/core/engine'
 import CutChanges from './CutChanges.vue'
 import FacetList from './FacetList.vue'
 
@@ -43,7 +43,6 @@ const save = (cut: Cut) =>
     JSON.stringify({ name: cut.name, query: cut.query }, null, 2),
     'application/json',
   )
-const top = computed(() => query.answer?.categories ?? [])
 </script>
 
 <template>
@@ -64,29 +63,13 @@ const top = computed(() => query.answer?.categories ?? [])
     <button class="bare small link" @click="dialog.open()">Bring a Cut from a file</button>
     <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>
     <FacetList
-      title="Markets"
-      :options="query.answer?.markets ?? []"
-      :chosen="query.query.markets"
-      @change="(markets) => query.change({ markets })"
-    />
-    <FacetList
-      title="Categories"
-      tree
-      :options="top"
-      :chosen="query.query.categories"
-      @change="(categories) => query.change({ categories })"
-    />
-    <FacetList
-      title="Stage of life"
-      :options="query.answer?.stages ?? []"
-      :chosen="query.query.stages"
-      @change="(stages) => query.change({ stages })"
-    />
-    <FacetList
-      title="Kind of goods"
-      :options="query.answer?.kinds ?? []"
-      :chosen="query.query.kinds"
-      @change="(kinds) => query.change({ kinds })"
+      v-for="f in facets"
+      :key="f"
+      :title="facetLabels[f]"
+      :tree="f === 'categories'"
+      :options="query.answer?.facets[f] ?? []"
+      :chosen="query.query[f]"
+      @change="(chosen) => query.change({ [f]: chosen })"
     />
   </div>
 </template>

@@ -2,7 +2,7 @@
 import type { Item } from '@sickle/core/catalog'
 import { useServices } from '@/app/services'
 import { whatIsPosted } from '@/shared/answers'
-import { count, day } from '@/shared/format'
+import { amount, count, day } from '@/shared/format'
 import { useLatest } from '@/shared/use-latest'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 
@@ -22,6 +22,7 @@ const posted = useLatest([() => item], () => services.engine.call('posted', [ite
           <th class="num">Posted</th>
           <th class="num">Views</th>
           <th class="num">Units</th>
+          <th class="num" title="Money taken through it times its commission, before cancelled orders">Earned</th>
         </tr>
       </thead>
       <tbody>
@@ -34,6 +35,9 @@ const posted = useLatest([() => item], () => services.engine.call('posted', [ite
           <td class="num">{{ day(c.day) }}</td>
           <td class="num">{{ count(c.views) }}</td>
           <td class="num">{{ count(c.units) }}</td>
+          <td class="num">
+            {{ c.earnedE4 === null ? '–' : `${c.currency ?? ''} ${amount(c.earnedE4, c.currency ?? 'EUR')}` }}
+          </td>
         </tr>
       </tbody>
     </table>

@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { useClipboard } from '@vueuse/core'
+import { NButton } from 'naive-ui'
 import { computed } from 'vue'
 import type { Item } from '@sickle/core/catalog'
-import { titleWords } from '@sickle/core/words'
+import { listingLimits } from '@sickle/core/launch'
+import { titleRuns } from '@sickle/core/words'
 import { useServices } from '@/app/services'
 import { whichWords } from '@/shared/answers'
-import { decimal } from '@/shared/format'
+import { count, decimal, percent } from '@/shared/format'
 import { useLatest } from '@/shared/use-latest'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 
@@ -12,7 +15,10 @@ import GradeMark from '@/shared/widgets/GradeMark.vue'
 const { item } = defineProps<{ item: Item }>()
 const services = useServices()
 const words = useLatest([() => item], () => services.engine.call('words', [item.key]))
-const own = computed(() => new Set(item.listings.flatMap((l) => titleWords(l.title))))
+const limit = listingLimits.title
+const cover = useLatest([() => item], () => services.engine.call('titleFor', [item.key, limit]))
+const { copy, copied } = useClipboard()
+const own = computed(() => new Set(item.listings.flatMap((l) => titleRuns(l.title).map((r) => r.stems))))
 const lists = computed(() =>
   words.value
     ? [
@@ -39,6 +45,18 @@ const found = computed(() => lists.value.some((l) => l.words.length > 0))
     <h3>With which words? <GradeMark v-if="found" grade="estimated" /></h3>
     <p>{{ whichWords(words, item) }}</p>
     <p v-if="tags.length" class="small"><span class="quiet">Tags in use: </span>{{ tags.join(', ') }}</p>
+    <div v-if="cover" class="cover">
+      <p>
+        <span class="small quiet">By what buyers search for, within {{ limit }} letters: </span><b>{{ cover.title }}</b
+        >&nbsp;
+        <NButton size="tiny" @click="copy(cover.title)">{{ copied ? 'Copied' : 'Copy' }}</NButton>
+      </p>
+      <p class="small quiet" :title="cover.phrases.map((p) => `${p.phrase}: ${count(p.searches)}`).join('\n')">
+        It has all words of {{ count(cover.phrases.length) }} searched phrases, {{ count(cover.covered) }} of
+        {{ count(cover.of) }} searches a month ({{ percent(cover.covered / cover.of) }}) for what its own titles name;
+        searches as reported. Put them in an order that reads well.
+      </p>
+    </div>
     <div v-if="found" class="both">
       <table v-for="list in lists" :key="list.title" class="plain">
         <thead>
@@ -56,7 +74,7 @@ const found = computed(() => lists.value.some((l) => l.words.length > 0))
           >
             <td>
               {{ w.word
-              }}<span v-if="own.has(w.word)" class="small quiet" title="in a title of this item"> · in use</span>
+              }}<span v-if="own.has(w.stems)" class="small quiet" title="in a title of this item"> · in use</span>
             </td>
             <td class="num quiet">{{ w.first }} : {{ w.second }}</td>
             <td class="num">{{ w.z > 0 ? '+' : '−' }}{{ decimal(Math.abs(w.z), 1) }}</td>
@@ -71,6 +89,9 @@ const found = computed(() => lists.value.some((l) => l.words.length > 0))
 </template>
 
 <style scoped>
+.cover {
+  margin: 4px 0 8px;
+}
 .both {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NButton, NInput, NPopover } from 'naive-ui'
 import { computed, ref } from 'vue'
-import { measure } from '@sickle/core/engine'
+import { facets, measure, type FacetName } from '@sickle/core/engine'
 import { count } from '@/shared/format'
 import { spanWords } from '@/shared/span-words'
 import { useQuery } from '@/shared/stores/query'
@@ -17,7 +17,7 @@ const leaf = (path: string) => path.split(' / ').at(-1) ?? path
 
 const chips = computed(() => {
   const q = query.query
-  const list = (key: 'markets' | 'categories' | 'stages' | 'kinds') =>
+  const list = (key: FacetName) =>
     q[key].map((value) => ({
       label: leaf(value),
       lift: () => query.change({ [key]: q[key].filter((v) => v !== value) }),
@@ -27,7 +27,7 @@ const chips = computed(() => {
     ...(q.words ? [{ label: `“${q.words}”`, lift: () => query.change({ words: '' }) }] : []),
     ...(q.phrase ? [{ label: `sells under “${q.phrase}”`, lift: () => query.change({ phrase: '' }) }] : []),
     ...q.stores.map((s) => ({ label: `store ${s.slice(s.indexOf('/') + 1)}`, lift: () => query.change({ stores: q.stores.filter((v) => v !== s) }) })),
-    ...list('markets'), ...list('categories'), ...list('stages'), ...list('kinds'),
+    ...facets.flatMap(list),
     ...others.map(([m, s]) => ({ label: `${measure(m).label} ${spanWords(measure(m), s)}`, lift: () => query.setLimit(m, null) })),
   ] // prettier-ignore
 })

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useVirtualizer } from '@tanstack/vue-virtual'
 import { NButton, NDrawer, NDrawerContent } from 'naive-ui'
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import { exportFormats, type ExportFormat } from '@sickle/core/exports'
@@ -8,6 +7,7 @@ import { useServices } from '@/app/services'
 import { downloadBytes } from '@/shared/download'
 import { count } from '@/shared/format'
 import { useJobs } from '@/shared/stores/jobs'
+import { useTallList } from '@/shared/use-tall-list'
 import type { ImportEntry } from '@/storage/database'
 
 /** The records of one import as they rest, page by page, and the ways to take them out. */
@@ -24,15 +24,12 @@ const jobs = useJobs()
 const first = shallowRef<Page | null>(null)
 const pages = shallowRef(new Map<number, Page['rows']>())
 const box = useTemplateRef('box')
-const virtual = useVirtualizer(
-  computed(() => ({
-    count: first.value?.total ?? 0,
-    getScrollElement: () => box.value,
-    estimateSize: () => 28,
-    overscan: 8,
-  })),
+const none = new Map<number, number>()
+const { rows: visible, total: height } = useTallList(
+  box,
+  () => ({ count: first.value?.total ?? 0, rowHeight: 28, extra: none }),
+  28,
 )
-const visible = computed(() => virtual.value.getVirtualItems())
 watch(
   () => entry,
   async (now) => {
@@ -92,7 +89,7 @@ async function take(format: ExportFormat) {
               c.label
             }}</span>
           </div>
-          <div :style="{ height: `${virtual.getTotalSize()}px`, position: 'relative' }">
+          <div :style="{ height: `${height}px`, position: 'relative' }">
             <div
               v-for="v in visible"
               :key="v.index"

@@ -1,0 +1,147 @@
+import type { Capture } from '../intake'
+import { numberAt, numbers, TableBuilder, textAt, textColumn, type Table } from '../tables'
+import { ListingIndex } from './find-listing'
+import { listingKey } from './listing'
+
+/** What the records beside the listings say of how an item is sold and shown, over all that was gathered. */
+export interface Reach {
+  /** who offers it, by competing offers and listings together; null where no competing offer names it */
+  competingOffers: number | null
+  /** different creators of the clips and lives that name it; null where none does */
+  clipCreators: number | null
+  /** highest commission that its clips name, 0–1 */
+  clipCommission: number | null
+  /** stores that list it and nothing else; null where no listing names its store */
+  oneItemStores: number | null
+  /** where it is advertised */
+  channels: string[]
+}
+
+const columns = [
+  { name: 'competingOffers', type: 'number' as const },
+  { name: 'clipCreators', type: 'number' as const },
+  { name: 'clipCommission', type: 'number' as const },
+  { name: 'oneItemStores', type: 'number' as const },
+  { name: 'channels', type: 'text' as const },
+]
+
+interface Joined {
+  listings: Table
+  /** listing → item */
+  itemOf: Int32Array
+  /** how many items there are */
+  items: number
+}
+
+/** Reach of every item, one row an item. Records that name no gathered listing are passed over. */
+export function itemReach(captures: readonly Capture[], joined: Joined): Table {
+  const stores = oneItemStores(joined)
+  const met = metRecords(captures, joined)
+  const builder = new TableBuilder(columns)
+  for (let item = 0; item < joined.items; item++) {
+    const found = met.get(item)
+    builder.add({
+      competingOffers: found && found.sellers.size > 0 ? found.sellers.size : null,
+      clipCreators: found && found.creators.size > 0 ? found.creators.size : null,
+      clipCommission: found?.commission ?? null,
+      oneItemStores: Number.isNaN(stores[item]) ? null : (stores[item] as number),
+      channels: found && found.channels.size > 0 ? [...found.channels].sort().join('|') : null,
+    })
+  }
+  return builder.finish()
+}
+
+/** The reach of one item as kept in the table. */
+export function reachAt(table: Table, item: number): Reach {
+  const n = (name: string) => {
+    const column = table.columns[name]
+    return column?.type === 'number' ? numberAt(column.values, item) : null
+  }
+  const channels = table.columns.channels
+  return {
+    competingOffers: n('competingOffers'),
+    clipCreators: n('clipCreators'),
+    clipCommission: n('clipCommission'),
+    oneItemStores: n('oneItemStores'),
+    channels: channels?.type === 'text' ? (textAt(channels, item)?.split('|') ?? []) : [],
+  }
+}
+
+/** How many of each item's stores list that one item alone; NaN where no store is named. */
+function oneItemStores({ listings, itemOf, items }: Joined): Float64Array {
+  const [market, store] = [textColumn(listings, 'market'), textColumn(listings, 'store')]
+  const several = -1
+  const only = new Map<number, number>()
+  const counts = new Float64Array(items).fill(NaN)
+  for (let l = 0; l < listings.rows; l++) {
+    if ((store.codes[l] as number) < 0) continue
+    const key = (store.codes[l] as number) * (market.words.length + 1) + (market.codes[l] as number) + 1
+    counts[itemOf[l] as number] = 0
+    const before = only.get(key)
+    if (before === undefined) only.set(key, itemOf[l] as number)
+    else if (before !== itemOf[l]) only.set(key, several)
+  }
+  for (const item of only.values()) if (item !== several) counts[item] = (counts[item] as number) + 1
+  return counts
+}
+
+interface Met {
+  sellers: Set<string>
+  creators: Set<string>
+  channels: Set<string>
+  commission: number | null
+}
+
+const kinds = new Set<string>(['competing', 'clips', 'ads'])
+
+/** Competing offers, clips and advertisements by the item whose listing or barcode they name. */
+function metRecords(captures: readonly Capture[], { listings, itemOf }: Joined): Map<number, Met> {
+  const met = new Map<number, Met>()
+  const records = captures.filter((c) => kinds.has(c.kind) && c.table.rows > 0)
+  if (records.length === 0) return met
+  const index = new ListingIndex(listings)
+  const byGtin = itemsByGtin(listings, itemOf)
+  for (const { kind, table } of records) {
+    const text = (name: string) => textColumn(table, name)
+    const [market, id, gtin] = [text('market'), text('id'), text('gtin')]
+    const who = text(kind === 'competing' ? 'store' : kind === 'clips' ? 'creator' : 'channel')
+    const commission = numbers(table, 'commission')
+    for (let row = 0; row < table.rows; row++) {
+      const listing = index.find(listingKey(textAt(market, row), textAt(id, row)))
+      const item = listing === null ? byGtin.get(textAt(gtin, row) ?? '') : itemOf[listing]
+      const name = textAt(who, row)
+      if (item === undefined || name === null) continue
+      const found = met.get(item) ?? { sellers: new Set(), creators: new Set(), channels: new Set(), commission: null }
+      met.set(item, found)
+      if (kind === 'competing') found.sellers.add(`${textAt(market, row) ?? '?'}/${name}`)
+      else if (kind === 'ads') found.channels.add(name.replaceAll('|', ' '))
+      else {
+        found.creators.add(name)
+        const rate = numberAt(commission, row)
+        if (rate !== null) found.commission = Math.max(found.commission ?? 0, rate)
+      }
+    }
+  }
+  addListedSellers(met, listings, itemOf)
+  return met
+}
+
+function itemsByGtin(listings: Table, itemOf: Int32Array): Map<string, number> {
+  const gtin = textColumn(listings, 'gtin')
+  const items = new Map<string, number>()
+  for (let l = 0; l < listings.rows; l++) {
+    const code = textAt(gtin, l)
+    if (code !== null && !items.has(code)) items.set(code, itemOf[l] as number)
+  }
+  return items
+}
+
+/** Where competing offers are known, the stores that list the item sell it too. */
+function addListedSellers(met: Map<number, Met>, listings: Table, itemOf: Int32Array): void {
+  const [market, store] = [textColumn(listings, 'market'), textColumn(listings, 'store')]
+  for (let l = 0; l < listings.rows; l++) {
+    const found = met.get(itemOf[l] as number)
+    const name = textAt(store, l)
+    if (found && found.sellers.size > 0 && name !== null) found.sellers.add(`${textAt(market, l) ?? '?'}/${name}`)
+  }
+}

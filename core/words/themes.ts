@@ -1,0 +1,107 @@
+import { classTfIdf } from './class-tf-idf'
+import { praise, titleRuns, WrittenForms, type TitleRun } from './title-words'
+
+/** A narrow theme: listings whose titles share runs of words that most others do not have. */
+export interface Theme {
+  /** what stands for it, strongest first: at most three phrases, none within another */
+  phrases: string[]
+  /** places of its titles in the list that was looked at, in order */
+  places: number[]
+}
+
+/** titles below which a run is chance, and share of all titles above which it names the whole category and no theme */
+const [leastTitles, mostShare] = [5, 0.15]
+/** share of their titles that two runs have in common to be one theme */
+const sameFrom = 0.5
+const longest = 3
+const mostPhrases = 3
+
+/**
+ * Narrow themes among the titles of one category: rare runs of one to three words that stand in the same titles are one theme (at
+ * least half of their titles in common, Jaccard), its phrases chosen by class-based TF-IDF against all other themes. Sizes,
+ * counts and praise are no themes. Largest first; a title may belong to several.
+ */
+export function themesOf(titles: readonly string[]): Theme[] {
+  const runs = titles.map((t) => titleRuns(t, longest).filter(isTelling))
+  const places = placesByRun(runs)
+  const isRare = (run: string) => (places.get(run)?.length ?? 0) <= mostShare * titles.length
+  // What names the whole category stands at no end of a theme: 'raised bed', not 'planner raised bed'.
+  const rare = [...places].filter(
+    ([run, at]) =>
+      at.length >= leastTitles && isRare(run) && [0, -1].every((end) => isRare(run.split(' ').at(end) ?? run)),
+  )
+  const groups = joined(new Map(rare))
+  const members = groups.map((group) => union(group.map((run) => places.get(run) as number[])))
+  const forms = new WrittenForms()
+  for (const list of runs) for (const run of list) forms.add(run)
+  const weights = classTfIdf(members.map((at) => countsIn(at, runs)))
+  return groups
+    .map((group, g) => ({
+      phrases: strongest(group, weights[g] as Map<string, number>).map((run) => forms.of(run)),
+      places: members[g] as number[],
+    }))
+    .sort((a, b) => b.places.length - a.places.length)
+}
+
+/** Neither a size or count nor praise. */
+function isTelling({ written }: TitleRun): boolean {
+  return !/\d/.test(written) && !written.split(' ').some((w) => praise.has(w))
+}
+
+function placesByRun(runs: readonly TitleRun[][]): Map<string, number[]> {
+  const places = new Map<string, number[]>()
+  runs.forEach((list, at) => {
+    for (const { stems } of list) {
+      const known = places.get(stems)
+      if (known) known.push(at)
+      else places.set(stems, [at])
+    }
+  })
+  return places
+}
+
+/** Runs that stand in mostly the same titles, together. */
+function joined(places: ReadonlyMap<string, number[]>): string[][] {
+  const names = [...places.keys()]
+  const parent = names.map((_, i) => i)
+  const root = (i: number): number => (parent[i] === i ? i : (parent[i] = root(parent[i] as number)))
+  const numberOf = new Map(names.map((name, i) => [name, i]))
+  const byTitle = new Map<number, number[]>()
+  for (const [name, at] of places)
+    for (const title of at) byTitle.set(title, [...(byTitle.get(title) ?? []), numberOf.get(name) as number])
+  const shared = new Map<number, number>()
+  for (const list of byTitle.values())
+    for (const a of list)
+      for (const b of list) if (a < b) shared.set(a * names.length + b, (shared.get(a * names.length + b) ?? 0) + 1)
+  const size = (i: number) => (places.get(names[i] as string) as number[]).length
+  for (const [pair, both] of shared) {
+    const [a, b] = [Math.floor(pair / names.length), pair % names.length]
+    if (both / (size(a) + size(b) - both) >= sameFrom) parent[root(b)] = root(a)
+  }
+  const groups = new Map<number, string[]>()
+  names.forEach((name, i) => groups.set(root(i), [...(groups.get(root(i)) ?? []), name]))
+  return [...groups.values()]
+}
+
+function union(lists: readonly number[][]): number[] {
+  return [...new Set(lists.flat())].sort((a, b) => a - b)
+}
+
+function countsIn(at: readonly number[], runs: readonly TitleRun[][]): Map<string, number> {
+  const counts = new Map<string, number>()
+  for (const place of at)
+    for (const { stems } of runs[place] as TitleRun[]) counts.set(stems, (counts.get(stems) ?? 0) + 1)
+  return counts
+}
+
+/** The group's own runs by weight; of equals the longer; none that lies within one before it or around it. */
+function strongest(group: readonly string[], weights: ReadonlyMap<string, number>): string[] {
+  const sorted = [...group].sort(
+    (a, b) => (weights.get(b) ?? 0) - (weights.get(a) ?? 0) || b.length - a.length || (a < b ? -1 : 1),
+  )
+  const within = (a: string, b: string) => ` ${a} `.includes(` ${b} `)
+  const kept: string[] = []
+  for (const run of sorted)
+    if (kept.length < mostPhrases && !kept.some((k) => within(k, run) || within(run, k))) kept.push(run)
+  return kept
+}
