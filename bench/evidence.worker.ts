@@ -34,7 +34,7 @@ function catalog(): Catalog {
     listings: builder.finish(),
     sales: { seriesOf: places.slice(0, count), start: new Int32Array(count).fill(start), stepDays: new Int32Array(count).fill(1), from: places.map((i) => i * days), values },
     itemOf: places.slice(0, count), starts: places, members: places.slice(0, count),
-    life: { rows: 0, columns: {} }, reach: { rows: 0, columns: {} }, windowEnds: { Farholt: start + days - 1 }, offers: [],
+    life: { rows: 0, columns: {} }, reach: { rows: 0, columns: {} }, unpublished: { rows: 0, columns: {} }, windowEnds: { Farholt: start + days - 1 }, offers: [],
   }
 } // prettier-ignore
 

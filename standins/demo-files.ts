@@ -3,7 +3,7 @@ import { fernhand, gavelhop, loopreel, marrowgate, openstall } from './demo-list
 import { dayInWords, delimited, lastDay, type Row } from './demo-rows'
 import { adFile, clipFile } from './demo-social'
 import { termRows } from './demo-terms'
-import { featuredShares, feedbackOf } from './observables'
+import { featuredShares, feedbackOf, hidesSales } from './observables'
 import { pictureName } from './pictures'
 import { makeWorld, type StandinListing, type World } from './world'
 
@@ -118,7 +118,8 @@ function searches(world: World, market: string): string {
 }
 
 /** One row a listing, one column a day; empty where nobody counted. */
-function wide(list: StandinListing[], world: World, delimiter: string): string {
+function wide(all: StandinListing[], world: World, delimiter: string): string {
+  const list = all.filter((l) => !hidesSales(l))
   const days = Array.from({ length: world.days }, (_, d) => isoDay(world.firstDay + d))
   return delimited([['Listing ID', ...days], ...list.map((l): Row => [l.id, ...l.daily])], delimiter)
 }

@@ -1,6 +1,6 @@
 import { isoDay } from '@sickle/core/identity'
 import { dayInWords, delimited, image, lastDay, path, sometimes, units30, type Row } from './demo-rows'
-import { choicesOf, commissionOf, countryOf, creatorsOf, ranksOf } from './observables'
+import { choicesOf, commissionOf, countryOf, creatorsOf, hidesSales, ranksOf } from './observables'
 import type { StandinListing, World } from './world'
 
 /** The listings of each market, in the form that market exports. */
@@ -33,8 +33,8 @@ export function marrowgate(list: StandinListing[], world: World): string {
     isoDay(l.store.since),
     l.price.toFixed(2),
     l.delivery.toFixed(2),
-    units30(l),
-    l.unitsTotal,
+    hidesSales(l) ? null : units30(l),
+    hidesSales(l) ? null : l.unitsTotal,
     l.rating,
     l.reviews,
     isoDay(l.listedOn),

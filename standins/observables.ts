@@ -91,6 +91,11 @@ export function creatorsOf(l: StandinListing): number {
   return Math.round((trueUnits(l, 90) + 1) * Math.exp(0.6 * random.normal()) * 0.8)
 }
 
+/** Some sellers on the general market do not show what they sell: only its rank tells. */
+export function hidesSales(l: StandinListing): boolean {
+  return l.store.market.name === 'Marrowgate' && Number(l.id) % 29 === 0
+}
+
 /** Where a store is: that follows from its name. */
 export function countryOf(store: string): string {
   return chance(seedOf(store) + 5).pick(['IE', 'IE', 'NL', 'PT', 'PL', 'DE'])

@@ -13,6 +13,7 @@ import { numberListings } from './number-listings'
 import { noCorrections, type Corrections } from './rules'
 import { salesBlock, type SalesBlock } from './sales-block'
 import { fillFromStores } from './stores-in-listings'
+import { unpublishedUnits } from './unpublished-units'
 
 /** Everything gathered, as columns: listings, their sales, which of them are the same goods, and what suppliers offer. */
 export interface Catalog {
@@ -28,6 +29,8 @@ export interface Catalog {
   life: Table
   /** what competing offers, clips and advertisements say, one row an item */
   reach: Table
+  /** units of listings whose sales nobody publishes, one row a listing */
+  unpublished: Table
   /** market → the last day its figures speak of: its windows end there */
   windowEnds: Record<string, number>
   offers: Offer[]
@@ -76,6 +79,7 @@ export async function buildCatalog(
     members,
     life,
     reach: itemReach(captures, { listings, itemOf, items: starts.length - 1 }),
+    unpublished: unpublishedUnits(listings, sales, numbered),
     windowEnds: windowEnds(reader, sales),
     offers: mergeOffers(captures),
   }

@@ -3,6 +3,11 @@ import type { Capture, KindName } from '../intake'
 import { TableBuilder, type RowRecord } from '../tables'
 
 const numeric = new Set([
+  'stock',
+  'rank',
+  'commission',
+  'since',
+  'storeSince',
   'price',
   'delivery',
   'units',
@@ -187,3 +192,59 @@ describe('costing an item', () => {
     expect(item?.best).toBeNull()
   })
 })
+
+test('units that nobody publishes: from the rise of reviews, falls of stock and rank, and never into the share that sold', async () => {
+  const hidden = { units: null, reviews: 40, stock: 90, rank: 30 }
+  const ranked = [1, 2, 4, 8, 16, 32, 64, 128].map((rank, i) =>
+    listing(`r${i}`, { title: `Copper trowel no ${i}`, rank, units: 512 / rank }),
+  )
+  const early = [listing('1', { ...hidden, reviews: 31, stock: 100 }), ...ranked]
+  const late = [listing('1', hidden), listing('2', { units: 6 }), ...ranked]
+  const { items } = await build([capture('a', 'listings', early, 20590), capture('b', 'listings', late, 20604)])
+  const item = items.find((i) => i.listings.some((l) => l.id === '1'))
+  const found = item?.listings.find((l) => l.id === '1')?.unpublished
+  // by hand: (9 + 0.5) / 0.18 reviews' worth of sales in 14 days; 10 off the stock (and half of one) in 14; 512 / 30 by the line
+  expect(found?.by.reviews?.units).toBeCloseTo((9.5 / 0.18) * (30 / 14), 9)
+  expect(found?.by.stock?.units).toBeCloseTo(10.5 * (30 / 14), 9)
+  expect(found?.by.rank?.units).toBeCloseTo(512 / 30, 6)
+  expect(found?.low).toBeLessThan(found?.units ?? 0)
+  expect(item).toMatchObject({ unitsKnown: 1, unitsPerListing: 6, unitsGrade: 'estimated' })
+  expect(item?.units).toBeCloseTo(6 + (found?.units ?? NaN), 9)
+  // what is published needs no estimate, and with nothing to go by there is none
+  expect(item?.listings.find((l) => l.id === '2')?.unpublished).toBeNull()
+  const { items: bare } = await build([capture('a', 'listings', [listing('1', { units: null, rank: 3 })])])
+  expect(bare[0]).toMatchObject({ units: null, unitsGrade: null })
+})
+
+test('what stores, competing offers, clips and advertisements say of an item; what names no gathered listing says nothing', async () => {
+  const { items } = await build([
+    capture('l', 'listings', [
+      listing('1', { store: 'Sill', rank: 70, stock: 5, country: 'IE', commission: 0.1 }),
+      listing('2', { store: 'Rail', market: 'Gavelhop', currency: 'GBP', rank: 40, stock: 8, language: 'English' }),
+      listing('3', { store: 'Rail', market: 'Gavelhop', title: 'Hand trowel, copper' }),
+    ]),
+    capture('s', 'stores', [
+      { market: 'Gavelhop', store: 'Rail', since: 20000, country: 'PT' },
+      { market: 'Marrowgate', store: 'Sill', since: 19000, country: 'NL' },
+    ]),
+    capture('c', 'competing', [
+      { market: 'Marrowgate', id: '1', store: 'Perch', price: 1 },
+      { market: 'Marrowgate', id: '1', store: 'Sill', price: 1 },
+      { market: 'Marrowgate', id: '99', store: 'Perch', price: 1 },
+    ]),
+    capture('v', 'clips', [
+      { market: 'Marrowgate', id: '1', creator: '@tern', commission: 0.2 },
+      { market: 'Gavelhop', id: '2', creator: '@tern' },
+      { market: 'Gavelhop', id: '2', creator: '@wren' },
+    ]),
+    capture('a', 'ads', [{ market: 'Gavelhop', id: '2', channel: 'feed' }]),
+  ])
+  const [both, trowel] = items
+  expect(both).toMatchObject({
+    rank: 40, stock: 13, commission: 0.1, creators: 2, storeSince: 20000,
+    currencies: ['EUR', 'GBP'], countries: ['IE', 'PT'], languages: ['English'], shipsFrom: [],
+    // Perch from an offer, Sill and Rail from listings; Sill lists nothing else, Rail does
+    reach: { competingOffers: 3, clipCreators: 2, clipCommission: 0.2, oneItemStores: 1, channels: ['feed'] },
+  }) // prettier-ignore
+  expect(trowel?.reach).toEqual({ competingOffers: null, clipCreators: null, clipCommission: null, oneItemStores: 0, channels: [] })
+}) // prettier-ignore

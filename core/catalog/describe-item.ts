@@ -8,11 +8,13 @@ import { toHome } from './home-amount'
 import type { Listing } from './listing'
 import { goodsKind, type SellerRules } from './rules'
 import { unitsInWindow } from './units-in-window'
+import type { UnpublishedUnits } from './unpublished-units'
 
 /** A listing with its sales over time. */
 export interface KnownListing {
   listing: Listing
   series: UnitSeries | null
+  unpublished: UnpublishedUnits | null
 }
 
 interface Context {
@@ -31,12 +33,14 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
   const rows = known.map((k) => memberOf(k, endOf(k.listing), rules))
   const first = group[0] as Listing
   const title = clearestTitle(rows.map((r) => r.title))
-  const counted = rows.filter((r) => r.units !== null)
-  const units = counted.length === 0 ? null : counted.reduce((sum, r) => sum + (r.units as number), 0)
+  const withUnits = rows.filter((r) => r.units !== null)
+  const units = withUnits.length === 0 ? null : unitsOf(withUnits)
+  // Whether a listing sold at all is known of published figures alone: an estimate is never nought.
+  const counted = withUnits.filter((r) => r.unpublished === null)
   const prices = rows.flatMap((r) => r.priceE4 ?? [])
   const series = addSeries(rows.flatMap((r) => r.series ?? []))
   const found = findPackCount(title)
-  const earning = counted.filter((r) => r.priceE4 !== null)
+  const earning = withUnits.filter((r) => r.priceE4 !== null)
   return {
     key: first.key,
     title,
@@ -53,13 +57,13 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
     priceHighE4: prices.length ? Math.max(...prices) : null,
     windowEnd: Math.max(...group.map(endOf)),
     units,
-    unitsGrade: counted.length ? worstGrade(counted.map((r) => r.grade as NonNullable<typeof r.grade>)) : null,
+    unitsGrade: withUnits.length ? worstGrade(withUnits.map((r) => r.grade as NonNullable<typeof r.grade>)) : null,
     unitsKnown: counted.length,
     revenueE4: earning.length
       ? earning.reduce((sum, r) => sum + Math.round((r.units as number) * (r.priceE4 as number)), 0)
       : null,
     sellThrough: wilsonInterval(counted.filter((r) => (r.units as number) > 0).length, counted.length),
-    unitsPerListing: units === null ? null : units / counted.length,
+    unitsPerListing: counted.length === 0 ? null : unitsOf(counted) / counted.length,
     ...ratingOf(rows),
     rank: least(group, 'rank'),
     commission: most(group, 'commission') ?? reach.clipCommission,
@@ -85,7 +89,11 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
   }
 }
 
-function memberOf({ listing: l, series }: KnownListing, end: number, rules: SellerRules): MemberListing {
+function unitsOf(rows: readonly MemberListing[]): number {
+  return rows.reduce((sum, r) => sum + (r.units ?? 0), 0)
+}
+
+function memberOf({ listing: l, series, unpublished }: KnownListing, end: number, rules: SellerRules): MemberListing {
   const home = toHome(l.currency, rules)
   const known = unitsInWindow(l, series, end)
   const priceE4 = home(l.price)
@@ -101,8 +109,9 @@ function memberOf({ listing: l, series }: KnownListing, end: number, rules: Sell
     deliveryE4,
     deliveredE4: priceE4 === null ? null : priceE4 + (deliveryE4 ?? 0),
     original: l.price === null || l.currency === null ? null : { priceE4: l.price, currency: l.currency },
-    units: known?.units ?? null,
-    grade: known?.grade ?? null,
+    units: known?.units ?? unpublished?.units ?? null,
+    grade: known?.grade ?? (unpublished ? 'estimated' : null),
+    unpublished: known ? null : unpublished,
     rating: l.rating,
     reviews: l.reviews,
     listedOn: l.listedOn,

@@ -10,6 +10,7 @@ import { ListingReader } from './listing'
 import { priceItem } from './price-item'
 import type { Corrections, SellerRules } from './rules'
 import { seriesAt } from './sales-block'
+import { unpublishedAt } from './unpublished-units'
 
 /** Makes items out of the catalogue's columns one by one, as they are asked for: a million of them are never there at once. */
 export class ItemMaker {
@@ -47,10 +48,14 @@ export class ItemMaker {
 
   /** @param every with all offers that are alike; else only those that are the same goods, which is all that prices need */
   at(item: number, every = true): Item {
-    const { starts, members, sales, windowEnds, life, reach } = this.catalog
+    const { starts, members, sales, windowEnds, life, reach, unpublished } = this.catalog
     const places = [...members.subarray(starts[item], starts[item + 1])]
     const described = describeItem(
-      places.map((l) => ({ listing: this.#reader.at(l), series: seriesAt(sales, l) })),
+      places.map((l) => ({
+        listing: this.#reader.at(l),
+        series: seriesAt(sales, l),
+        unpublished: unpublishedAt(unpublished, l),
+      })),
       { windowEnds, life: lifeAt(life, item), reach: reachAt(reach, item), rules: this.rules },
     )
     return priceItem({ ...described, offers: this.#offersFor(described, every) }, this.rules, this.corrections)

@@ -5,6 +5,7 @@ import type { Grade } from './grade'
 import type { Item } from './item'
 import { profitAt } from './profit-at'
 import type { Corrections, SellerRules } from './rules'
+import type { UnpublishedUnits } from './unpublished-units'
 
 /** One who sells an item, from its listings and from the competing offers that name it. Money in E4 of the home currency. */
 export interface ItemSeller {
@@ -20,6 +21,8 @@ export interface ItemSeller {
   activity: 'selling' | 'quiet' | 'inactive' | null
   /** what the feedback of 30 days says of units, where units are not known otherwise */
   estimate: Estimate | null
+  /** how the units were estimated otherwise, where nobody publishes them */
+  unpublished: UnpublishedUnits | null
   featured: number | null
   /** what I would earn at this price; below zero this seller is not to be copied */
   myProfitE4: number | null
@@ -38,12 +41,12 @@ export function itemSellers(
   const listed = item.listings.map((l): ItemSeller => {
     const offer = byStore.get(`${l.market}/${l.store ?? ''}`) ?? null
     byStore.delete(`${l.market}/${l.store ?? ''}`)
-    return { market: l.market, store: l.store, deliveredE4: l.deliveredE4, isDeliveryKnown: l.deliveryE4 !== null, units: l.units, grade: l.grade, rating: l.rating, seenOn: l.capturedOn, ...signsOf(offer, l.units) }
+    return { market: l.market, store: l.store, deliveredE4: l.deliveredE4, isDeliveryKnown: l.deliveryE4 !== null, units: l.units, grade: l.grade, unpublished: l.unpublished, rating: l.rating, seenOn: l.capturedOn, ...signsOf(offer, l.units) }
   }) // prettier-ignore
   const others = [...byStore.values()].map((o): ItemSeller => {
     const home = toHome(o.currency, known.rules)
     const price = home(o.priceE4)
-    return { market: o.market, store: o.store, deliveredE4: price === null ? null : price + (home(o.deliveryE4) ?? 0), isDeliveryKnown: o.deliveryE4 !== null, units: null, grade: null, rating: o.rating, seenOn: o.seenOn, ...signsOf(o, null) }
+    return { market: o.market, store: o.store, deliveredE4: price === null ? null : price + (home(o.deliveryE4) ?? 0), isDeliveryKnown: o.deliveryE4 !== null, units: null, grade: null, unpublished: null, rating: o.rating, seenOn: o.seenOn, ...signsOf(o, null) }
   }) // prettier-ignore
   const all = [...listed, ...others].sort((a, b) => (a.deliveredE4 ?? Infinity) - (b.deliveredE4 ?? Infinity))
   return withProfit(item, all, known)

@@ -5,6 +5,7 @@ import type { Worth } from '../verdict'
 import type { Grade } from './grade'
 import type { Reach } from './item-reach'
 import type { GoodsKind } from './rules'
+import type { UnpublishedUnits } from './unpublished-units'
 
 /** One listing of an item with its figures in the home currency. */
 export interface MemberListing {
@@ -22,6 +23,8 @@ export interface MemberListing {
   original: { priceE4: number; currency: string } | null
   units: number | null
   grade: Grade | null
+  /** how the units were estimated, where no sales figure is known */
+  unpublished: UnpublishedUnits | null
   rating: number | null
   reviews: number | null
   listedOn: number | null
@@ -58,7 +61,7 @@ export interface Item {
   windowEnd: number
   units: number | null
   unitsGrade: Grade | null
-  /** listings whose units are known */
+  /** listings whose units are counted or reported, or scaled from that: those that sell-through is of */
   unitsKnown: number
   revenueE4: number | null
   sellThrough: ProportionInterval | null

@@ -50,7 +50,9 @@ export function changeOf(series: UnitSeries): Change | null {
   const end = lastDayOf(series)
   const span = series.values.length * series.stepDays
   const weeks = weeklyLogMeans(series, span)
-  if (weeks.filter((w) => !Number.isNaN(w)).length < leastWeeks) return null
+  let known = 0
+  for (const week of weeks) if (!Number.isNaN(week)) known++
+  if (known < leastWeeks) return null
   const found = pettitt(weeks)
   if (!found || found.p >= level) return null
   const day = end - (weeks.length - found.next) * 7 + 1

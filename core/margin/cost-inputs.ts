@@ -85,8 +85,11 @@ const counts = new Set(['packSold', 'packBought', 'orderQuantity', 'salesPerList
 
 /** @throws Problem 'input-invalid' naming the first input that makes no sense */
 export function checkInputs(inputs: CostInputs): void {
-  for (const [name, value] of Object.entries(inputs)) {
+  // Looked through for every item of a workspace: so without making a list of pairs of it.
+  for (const name in inputs) {
+    const value = inputs[name as keyof CostInputs]
     if (typeof value !== 'number') continue
+    if (value > 0 && value <= 10) continue // fine whatever it is
     const ratio = name.endsWith('Ratio')
     const count = counts.has(name)
     const fine = Number.isFinite(value) && value >= 0 && (!ratio || value <= 10) && (!count || value > 0)

@@ -1,4 +1,4 @@
-import type { Item, ItemSeller } from '@sickle/core/catalog'
+import type { Item, ItemSeller, UnpublishedUnits } from '@sickle/core/catalog'
 import type { MayList } from '@sickle/core/clear'
 import {
   stageRules,
@@ -44,6 +44,22 @@ export function isItSelling(item: Item): string {
     : ''
   return `${plural(item.units, 'unit')} in 30 days to ${dayInWords(item.windowEnd)}, ${item.unitsGrade}.${sold}${interval}; ${decimal(item.unitsPerListing)} units a listing.`
 }
+
+/** From what units that nobody publishes were estimated. */
+export function howEstimated({ units, low, high, by }: UnpublishedUnits): string {
+  const from = { reviews: 'the rise of its reviews', stock: 'falls of its stock', rank: 'its sales rank' }
+  const parts = Object.entries(by).map(([method, e]) => `${from[method as keyof typeof from]} (${count(e.low)} to ${count(e.high)})`)
+  return `about ${count(units)} units in 30 days, 80 %: ${count(low)} to ${count(high)}, estimated from ${parts.join(' and ')}`
+} // prettier-ignore
+
+/** Which of an item's listings sell by estimate alone; '' where none does. */
+export function whatIsEstimated(item: Item): string {
+  const guessed = item.listings.flatMap((l) => (l.unpublished ? [{ who: l.store ?? l.market, how: l.unpublished }] : []))
+  const [first] = guessed
+  if (!first) return ''
+  const more = guessed.length > 1 ? `; ${plural(guessed.length - 1, 'more listing')} likewise` : ''
+  return `${first.who} does not show what it sells: ${howEstimated(first.how)}${more}. Such listings are left out of the share that sold.`
+} // prettier-ignore
 
 export function willItLast(item: Item): string {
   const life = item.life

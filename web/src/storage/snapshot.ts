@@ -24,8 +24,11 @@ export interface FirstScreen {
   places: [key: string, place: number][]
 }
 
-const tableNames = ['listings', 'life', 'reach', 'figures'] as const
+/** Tables of the catalogue; they rest column by column, beside the figures. */
+const catalogTables = ['listings', 'life', 'reach', 'unpublished'] as const
+const tableNames = [...catalogTables, 'figures'] as const
 type TableName = (typeof tableNames)[number]
+type CatalogTables = Pick<Catalog, (typeof catalogTables)[number]>
 
 declare const __BUILD__: string
 
@@ -59,9 +62,9 @@ export async function readSnapshot(db: Database, print: string): Promise<OpenedS
     first: head.first,
     figures: await read('figures'),
     async catalog() {
-      const rest = (await db.get('snapshots', 'rest')) as Omit<Catalog, 'listings' | 'life' | 'reach'>
-      const [listings, life, reach] = await Promise.all([read('listings'), read('life'), read('reach')])
-      return { ...rest, listings, life, reach }
+      const rest = (await db.get('snapshots', 'rest')) as Omit<Catalog, keyof CatalogTables>
+      const tables = await Promise.all(catalogTables.map(async (name) => [name, await read(name)] as const))
+      return { ...rest, ...(Object.fromEntries(tables) as unknown as CatalogTables) }
     },
   }
 }
@@ -73,14 +76,13 @@ export async function writeSnapshot(
   { catalog, figures }: Worked,
   first: FirstScreen,
 ): Promise<void> {
-  const { listings, life, reach, ...rest } = catalog
-  const tables = { listings, life, reach, figures }
-  const shape = ({ rows, columns }: Table) => ({ rows, columns: Object.keys(columns) })
-  const head: Head = {
-    print,
-    first,
-    tables: { listings: shape(listings), life: shape(life), reach: shape(reach), figures: shape(figures) },
-  }
+  const { listings, life, reach, unpublished, ...rest } = catalog
+  const tables: Record<TableName, Table> = { listings, life, reach, unpublished, figures }
+  const shapes = tableNames.map((name) => [
+    name,
+    { rows: tables[name].rows, columns: Object.keys(tables[name].columns) },
+  ])
+  const head: Head = { print, first, tables: Object.fromEntries(shapes) as Head['tables'] }
   try {
     const tx = db.transaction('snapshots', 'readwrite')
     void tx.store.clear()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Item } from '@sickle/core/catalog'
+import { howEstimated } from '@/shared/answers'
 import { amount, count, currencySign, decimal } from '@/shared/format'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 
@@ -18,7 +19,9 @@ defineProps<{ item: Item; home: string }>()
           >, {{ amount(l.priceE4 / item.pack, home) }} a piece</template
         ></span
       >
-      <span class="num">{{ count(l.units) }} units<GradeMark :grade="l.grade" /></span>
+      <span class="num" :title="l.unpublished ? howEstimated(l.unpublished) : ''"
+        >{{ count(l.units) }} units<GradeMark :grade="l.grade"
+      /></span>
       <span class="num">{{ l.rating === null ? '–' : `${decimal(l.rating, 1)} ★` }}</span>
     </div>
   </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Item } from '@sickle/core/catalog'
-import { isItSelling } from '@/shared/answers'
+import { isItSelling, whatIsEstimated } from '@/shared/answers'
 import SalesChart from '@/shared/charts/SalesChart.vue'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 
@@ -13,6 +13,7 @@ const days = ref(90)
   <article>
     <h3>Is it really selling? <GradeMark :grade="item.unitsGrade" /></h3>
     <p>{{ isItSelling(item) }}</p>
+    <p v-if="whatIsEstimated(item)" class="small quiet">{{ whatIsEstimated(item) }}</p>
     <SalesChart v-if="item.series" v-model:days="days" :series="item.series" :height="tall ? 150 : 92" />
   </article>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { ItemSeller } from '@sickle/core/catalog'
+import { howEstimated } from '@/shared/answers'
 import { amount, count, currencySign, decimal, percent, signed } from '@/shared/format'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 
@@ -16,6 +17,10 @@ const doubts = (s: ItemSeller) => [
   ...(s.myProfitE4 !== null && s.myProfitE4 < 0 ? ['below my break-even'] : []),
 ]
 const windows = (f: NonNullable<ItemSeller['feedback']>) => [f.days30, f.days90, f.days365].map(count).join(' / ')
+function howKnown({ estimate, unpublished, units }: ItemSeller): string {
+  if (unpublished) return howEstimated(unpublished)
+  return estimate && units === null ? `from feedback; 80 %: ${count(estimate.low)} to ${count(estimate.high)}` : ''
+}
 const units = (s: ItemSeller) => s.units ?? s.estimate?.units ?? null
 </script>
 
@@ -52,14 +57,7 @@ const units = (s: ItemSeller) => s.units ?? s.estimate?.units ?? null
         <td v-if="full" class="num" :class="(s.myProfitE4 ?? 0) < 0 ? 'loss' : 'profit'">
           {{ signed(s.myProfitE4, home) }}
         </td>
-        <td
-          class="num"
-          :title="
-            s.estimate && s.units === null
-              ? `from feedback; 80 %: ${count(s.estimate.low)} to ${count(s.estimate.high)}`
-              : ''
-          "
-        >
+        <td class="num" :title="howKnown(s)">
           {{ count(units(s)) }}<GradeMark :grade="s.units !== null ? s.grade : s.estimate ? 'estimated' : null" />
         </td>
         <td v-if="full" class="num">{{ s.feedback ? windows(s.feedback) : '–' }}</td>

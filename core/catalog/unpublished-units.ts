@@ -1,0 +1,157 @@
+import {
+  combine,
+  fromRank,
+  fromReviews,
+  fromStock,
+  rankCurve,
+  type Estimate,
+  type RankCurve,
+  type StockLook,
+} from '../estimates'
+import { numberAt, numbers, TableBuilder, type Table } from '../tables'
+import { ListingReader } from './listing'
+import type { NumberedCapture } from './number-listings'
+import type { SalesBlock } from './sales-block'
+
+const methods = ['reviews', 'stock', 'rank'] as const
+export type EstimateMethod = (typeof methods)[number]
+
+/** Units in 30 days with an 80 % interval. */
+export interface EstimatedUnits {
+  units: number
+  low: number
+  high: number
+}
+
+/** Units of a listing whose sales nobody publishes, by all methods that apply and by all of them together. */
+export interface UnpublishedUnits extends EstimatedUnits {
+  by: Partial<Record<EstimateMethod, EstimatedUnits>>
+}
+
+/** days over which reviews and stock are compared: what lies further back speaks of another time */
+const span = 90
+/** days that must lie between the first and the last look at the reviews */
+const leastDays = 14
+const window = 30
+
+const columns = ['units', 'low', 'high', ...methods.flatMap((m) => [`${m}Units`, `${m}Low`, `${m}High`])]
+
+/**
+ * Estimates for the listings that no sales figure is known of, from what markets do show: reviews and stock over several captures, and
+ * rank, on a line through the listings of the same market whose sales and rank are both known. Independent ones are combined.
+ *
+ * @returns one row a listing; without columns where nothing had to be, or could be, estimated
+ */
+export function unpublishedUnits(listings: Table, sales: SalesBlock, captures: readonly NumberedCapture[]): Table {
+  const reader = new ListingReader(listings)
+  const isKnown = (row: number) => (sales.seriesOf[row] ?? -1) >= 0 || reader.figure('units', row) !== null
+  const unknown: number[] = []
+  for (let row = 0; row < listings.rows; row++) if (!isKnown(row)) unknown.push(row)
+  if (unknown.length === 0) return { rows: listings.rows, columns: {} }
+  const wanted = new Set(unknown)
+  const [reviews, stock] = [looksOf('reviews', captures, wanted), looksOf('stock', captures, wanted)]
+  const curves = rankCurves(reader)
+  const builder = new TableBuilder(columns.map((name) => ({ name, type: 'number' as const })))
+  for (let row = 0; row < listings.rows; row++) {
+    if (!wanted.has(row)) {
+      builder.add({})
+      continue
+    }
+    const parts: [EstimateMethod, Estimate | null][] = [
+      ['reviews', byReviews(reviews.get(row) ?? [])],
+      ['stock', byStock(stock.get(row) ?? [])],
+      ['rank', byRank(reader, row, curves)],
+    ]
+    const all = combine(parts.flatMap(([, e]) => e ?? []))
+    builder.add({
+      ...(all ? { units: all.units, low: all.low, high: all.high } : {}),
+      ...Object.fromEntries(parts.flatMap(([m, e]) => (e ? [[`${m}Units`, e.units], [`${m}Low`, e.low], [`${m}High`, e.high]] : []))),
+    })
+  }
+  return builder.finish()
+} // prettier-ignore
+
+/** The estimate of a listing as kept in the table; null where there is none. */
+export function unpublishedAt(table: Table, listing: number): UnpublishedUnits | null {
+  if (!table.columns.units) return null
+  const read = (name: string) => {
+    const column = table.columns[name]
+    return column?.type === 'number' ? numberAt(column.values, listing) : null
+  }
+  const trio = (units: string, low: string, high: string): EstimatedUnits | null => {
+    const found = read(units)
+    return found === null ? null : { units: found, low: read(low) ?? found, high: read(high) ?? found }
+  }
+  const all = trio('units', 'low', 'high')
+  if (!all) return null
+  const by = methods.flatMap((m) => {
+    const found = trio(`${m}Units`, `${m}Low`, `${m}High`)
+    return found ? [[m, found]] : []
+  })
+  return { ...all, by: Object.fromEntries(by) as UnpublishedUnits['by'] }
+}
+
+interface Look {
+  day: number
+  value: number
+}
+
+/** What captures of listings say of a figure over time, for the wanted listings, oldest first. */
+function looksOf(name: string, captures: readonly NumberedCapture[], wanted: ReadonlySet<number>): Map<number, Look[]> {
+  const looks = new Map<number, Look[]>()
+  const telling = captures.filter(({ capture }) => capture.kind === 'listings' && capture.table.columns[name])
+  if (telling.length < 2) return looks
+  for (const { capture, rows, listings } of telling) {
+    const values = numbers(capture.table, name)
+    for (let i = 0; i < rows.length; i++) {
+      const [listing, value] = [listings[i] as number, values[rows[i] as number] as number]
+      if (!wanted.has(listing) || Number.isNaN(value)) continue
+      const list = looks.get(listing) ?? []
+      list.push({ day: capture.capturedOn, value })
+      looks.set(listing, list)
+    }
+  }
+  return looks
+}
+
+const recent = (looks: readonly Look[]) => looks.filter((l) => l.day > (looks.at(-1)?.day ?? 0) - span)
+
+function byReviews(all: readonly Look[]): Estimate | null {
+  const looks = recent(all)
+  const [first, last] = [looks[0], looks.at(-1)]
+  if (!first || !last || last.day - first.day < leastDays || last.value < first.value) return null
+  return scaled(fromReviews(last.value - first.value), window / (last.day - first.day))
+}
+
+function byStock(all: readonly Look[]): Estimate | null {
+  const looks = recent(all).map(({ day, value }): StockLook => ({ day, stock: value }))
+  const { estimate, judgedDays, hiddenDays } = fromStock(looks)
+  return estimate && scaled(estimate, window / (judgedDays + hiddenDays))
+}
+
+function scaled(e: Estimate, by: number): Estimate {
+  return { ...e, units: e.units * by, low: e.low * by, high: e.high * by, mean: e.mean * by }
+}
+
+/** A line of units by rank for each market, through its listings whose 30 days of sales are reported beside their rank. */
+function rankCurves(reader: ListingReader): Map<string, RankCurve> {
+  const pairs = new Map<string, { rank: number; units: number }[]>()
+  for (let row = 0; row < reader.rows; row++) {
+    const [rank, units] = [reader.figure('rank', row), reader.figure('units', row)]
+    if (rank === null || units === null) continue
+    const list = pairs.get(reader.market(row)) ?? []
+    list.push({ rank, units: (units * window) / (reader.figure('windowDays', row) ?? window) })
+    pairs.set(reader.market(row), list)
+  }
+  return new Map(
+    [...pairs].flatMap(([market, list]) => {
+      const curve = rankCurve(list)
+      return curve ? [[market, curve] as const] : []
+    }),
+  )
+}
+
+function byRank(reader: ListingReader, row: number, curves: ReadonlyMap<string, RankCurve>): Estimate | null {
+  const [rank, curve] = [reader.figure('rank', row), curves.get(reader.market(row))]
+  return rank === null || !curve ? null : fromRank(rank, curve)
+}
