@@ -57,6 +57,7 @@ export const sharedTexts = [
   'country',
   'language',
   'shipsFrom',
+  'brand',
 ] as const
 /** Text fields where nearly every listing has words of its own. */
 export const ownTexts = ['id', 'title', 'tags', 'picture'] as const
@@ -113,6 +114,10 @@ export class ListingReader {
 
   category(row: number): string | null {
     return textAt(this.#texts.category, row)
+  }
+
+  brand(row: number): string | null {
+    return textAt(this.#texts.brand, row)
   }
 
   market(row: number): string {

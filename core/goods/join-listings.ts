@@ -7,6 +7,8 @@ export interface ListingNames {
   count: number
   title: (listing: number) => string | null
   gtin: (listing: number) => string | null
+  /** where the goods bear one; two different brands are never joined by words */
+  brand?: (listing: number) => string | null
 }
 
 export interface JoinOptions {
@@ -19,17 +21,18 @@ export interface JoinOptions {
 
 /**
  * Puts listings of the same goods together: by barcode, by titles that say the same, and by titles that are alike beyond
- * doubt. Two different barcodes are never joined, nor packs of different size.
+ * doubt. Two different barcodes are never joined, nor two brands (unless a barcode says so), nor packs of different size.
  *
  * @param onProgress hears the share done; it may take its time, which lets others work
  * @returns for each listing the number of its item, 0 upwards in order of first appearance
  */
 export async function joinListings(
-  { count, title, gtin }: ListingNames,
+  { count, title, gtin, brand = () => null }: ListingNames,
   { onProgress = async () => {}, apart = new Set(), together = [] }: JoinOptions = {},
 ): Promise<Int32Array> {
   const gtins = Array.from({ length: count }, (_, i) => gtin(i))
-  const groups = new Groups(gtins)
+  const brands = Array.from({ length: count }, (_, i) => brand(i)?.trim().toLowerCase() ?? null)
+  const groups = new Groups(gtins, brands)
   const byKey = new Map<string, number>()
   const signatures: TitleSignature[] = []
   const firstOf: number[] = []
@@ -38,7 +41,7 @@ export async function joinListings(
     if (apart.has(i)) continue
     const signature = titleSignature(title(i) ?? '')
     const code = gtins[i] ?? null
-    if (code !== null) groups.join(i, keep(byKey, `gtin ${code}`, i))
+    if (code !== null) groups.joinAnyway(i, keep(byKey, `gtin ${code}`, i))
     if (signature.words.length < 2) continue
     const key = signatureKey(signature)
     const first = byKey.get(key)
@@ -92,35 +95,35 @@ async function joinAlike(
   }
 }
 
-/** Sets that grow together, each with at most one barcode. */
+/** Sets that grow together, each with at most one barcode, and one brand but for what a barcode joined. */
 class Groups {
   readonly #parent: Int32Array
-  readonly #gtin: (string | null)[]
+  /** barcodes and brands; those of a set at its root */
+  readonly #labels: readonly (string | null)[][]
 
-  constructor(gtins: (string | null)[]) {
-    this.#parent = Int32Array.from(gtins, (_, i) => i)
-    this.#gtin = [...gtins]
+  constructor(...labels: (string | null)[][]) {
+    this.#parent = Int32Array.from(labels[0] ?? [], (_, i) => i)
+    this.#labels = labels.map((list) => [...list])
   }
 
-  /** Not together yet, and not kept apart by different barcodes. */
+  /** Not together yet, and not kept apart by different barcodes or brands. */
   mayJoin(a: number, b: number): boolean {
     const [x, y] = [this.#root(a), this.#root(b)]
-    const [gx, gy] = [this.#gtin[x] ?? null, this.#gtin[y] ?? null]
-    return x !== y && (gx === null || gy === null || gx === gy)
+    return (
+      x !== y && this.#labels.every((of) => (of[x] ?? null) === null || (of[y] ?? null) === null || of[x] === of[y])
+    )
   }
 
   join(a: number, b: number): void {
-    if (!this.mayJoin(a, b)) return
-    const [x, y] = [this.#root(a), this.#root(b)]
-    const [gx, gy] = [this.#gtin[x] ?? null, this.#gtin[y] ?? null]
-    const [keep, give] = x < y ? [x, y] : [y, x]
-    this.#parent[give] = keep
-    this.#gtin[keep] = gx ?? gy
+    if (this.mayJoin(a, b)) this.joinAnyway(a, b)
   }
 
   joinAnyway(a: number, b: number): void {
     const [x, y] = [this.#root(a), this.#root(b)]
-    if (x !== y) this.#parent[Math.max(x, y)] = Math.min(x, y)
+    if (x === y) return
+    const [keep, give] = x < y ? [x, y] : [y, x]
+    this.#parent[give] = keep
+    for (const of of this.#labels) of[keep] = of[keep] ?? of[give] ?? null
   }
 
   numbered(): Int32Array {

@@ -1,4 +1,4 @@
-import { joinListings, whyJoined } from '.'
+import { joinListings, priceLikeness, whyJoined } from '.'
 
 const names = (list: [title: string, gtin: string | null][]) => ({
   count: list.length,
@@ -27,4 +27,22 @@ test('why a listing stands with others: barcode before words, words before liken
   // feeder, peanut of feeder, peanut, hook
   expect(whyJoined({ title: 'Peanut feeder hook', gtin: null }, [at(2)])).toEqual({ by: 'alike words', share: 2 / 3 })
   expect(whyJoined(at(3), [at(0)])).toEqual({ by: 'nothing' })
+})
+
+test('two brands are not joined by words, but by a barcode they are', async () => {
+  const brands = ['Tern', 'WREN', null, 'tern ']
+  const named = { ...names([['Nest box oak', null], ['Nest box oak', null], ['Oak nest box', null], ['Box, nest, oak', null]]), brand: (i: number) => brands[i] ?? null }
+  expect([...(await joinListings(named))]).toEqual([0, 1, 0, 0])
+  const coded = { ...named, gtin: (i: number) => (i < 2 ? '2900000000018' : null) }
+  expect([...(await joinListings(coded))]).toEqual([0, 0, 0, 0])
+}) // prettier-ignore
+
+test('prices speak for or against the same goods: a factor of three among sellers, under the selling price for a supplier', () => {
+  expect(priceLikeness(1000, 2900)).toEqual({ ratio: 2.9, isPlausible: true })
+  expect(priceLikeness(1000, 3100)?.isPlausible).toBe(false)
+  expect(priceLikeness(3100, 1000)?.isPlausible).toBe(false)
+  expect(priceLikeness(1000, 1100, true)?.isPlausible).toBe(false)
+  expect(priceLikeness(1000, 40, true)?.isPlausible).toBe(true)
+  expect(priceLikeness(null, 5)).toBeNull()
+  expect(priceLikeness(5, 0)).toBeNull()
 })

@@ -6,6 +6,7 @@ import { computed, onMounted, useTemplateRef, watch } from 'vue'
 import { placeOf, valueAt, type Measure, type Span, type StripAnswer } from '@sickle/core/engine'
 import { count, currencySign } from '@/shared/format'
 import { spanWords, valueWords } from '@/shared/span-words'
+import ChartTable from '@/shared/charts/ChartTable.vue'
 import { stripPaths } from '@/shared/charts/strip-geometry'
 
 const { measure, strip, span, home } = defineProps<{
@@ -25,6 +26,15 @@ const layer = useTemplateRef('layer')
 const brush = brushX<unknown>().on('brush end', brushed)
 let quiet = false
 
+/** The strip's bars in words; only made where they are asked for, as a brush changes them sixty times a second. */
+function table(): { label: string; value: string }[] {
+  const { all = [], passing = [] } = strip ?? {}
+  const edge = (i: number) => valueWords(measure, valueAt(measure, i / all.length))
+  return all.map((n, i) => ({
+    label: i === 0 ? `under ${edge(1)}` : i === all.length - 1 ? `from ${edge(i)}` : `${edge(i)} to ${edge(i + 1)}`,
+    value: `${count(passing[i] ?? 0)} of ${count(n)} items`,
+  }))
+}
 const label = computed(() => (span ? spanWords(measure, span) : 'any'))
 /** What lies within the limit is full, the rest of what passes the others is pale. */
 function inside(i: number): boolean {
@@ -136,6 +146,7 @@ const stored = (v: number | null) => (v === null ? null : measure.format === 'pe
           <button v-if="span" class="bare small clear" @click="emit('limit', null)">
             Lift this limit: {{ count(strip?.wouldReturn ?? 0) }} come back
           </button>
+          <ChartTable :caption="`Items by ${measure.label} under the other limits`" :rows="table()" />
         </div>
       </NPopover>
     </div>

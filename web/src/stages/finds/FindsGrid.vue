@@ -75,6 +75,7 @@ watch(at, (place) => {
   if (place >= 0) lastAt = place
 })
 async function move(step: number) {
+  await query.settled() // what was asked last is what the keys walk through
   const from = at.value >= 0 ? at.value : step > 0 ? lastAt - (lastAt < 0 ? 0 : 1) : lastAt
   const place = Math.max(0, Math.min(total.value - 1, from + step))
   await query.ensure(place, place)

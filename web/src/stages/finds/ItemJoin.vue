@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Item, MemberListing } from '@sickle/core/catalog'
-import { whyJoined, type Likeness } from '@sickle/core/goods'
+import { priceLikeness, whyJoined, type Likeness } from '@sickle/core/goods'
 import { useServices } from '@/app/services'
-import { amount, currencySign, percent, plural } from '@/shared/format'
+import type { FindAlike } from '@/workers/look-methods'
+import { amount, currencySign, decimal, percent, plural } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useLatest } from '@/shared/use-latest'
+import PictureLikeness from '@/shared/widgets/PictureLikeness.vue'
 
 /** Which listings are taken for the same goods, why, and a way to say otherwise; what is alike is offered. */
 const { item } = defineProps<{ item: Item }>()
@@ -28,6 +30,12 @@ function why(listing: MemberListing): string {
 } // prettier-ignore
 const differs = ({ verdict, clashes, words }: Likeness) =>
   verdict === 'variant' ? `differs: ${clashes.join('; ').replaceAll('#', '')}` : `words ${percent(words)} alike`
+/** What a piece costs there, in pieces here. */
+function priceWords({ row, likeness: { packs } }: FindAlike): string {
+  const piece = (e4: number | null, pack: number) => (e4 === null ? null : e4 / pack)
+  const found = priceLikeness(piece(item.priceLowE4, item.pack), piece(row.priceLowE4, packs[1]))
+  return found === null ? '' : `; a piece costs ${decimal(found.ratio, 1)} × as much${found.isPlausible ? '' : ': hardly the same'}`
+} // prettier-ignore
 async function say(change: () => Promise<void>) {
   await change()
   await workspace.renew()
@@ -93,7 +101,10 @@ async function say(change: () => Promise<void>) {
       <p v-if="alike?.length" class="small quiet">Alike, but not joined:</p>
       <ul v-if="alike?.length" class="plain">
         <li v-for="a in alike" :key="a.row.key">
-          <span>{{ a.row.title }}</span> <span class="small quiet">{{ differs(a.likeness) }}</span>
+          <span>{{ a.row.title }}</span>
+          <span class="small quiet"
+            >{{ differs(a.likeness) }}{{ priceWords(a) }}<PictureLikeness :mine="item.picture" :other="a.row.picture"
+          /></span>
           <button
             class="bare link small put"
             :disabled="busy"

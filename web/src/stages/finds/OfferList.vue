@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Item } from '@sickle/core/catalog'
+import { priceLikeness } from '@sickle/core/goods'
+import { findRate } from '@sickle/core/money'
 import type { OfferMatch } from '@sickle/core/supply'
 import { amount, percent } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
 import PackStepper from '@/shared/widgets/PackStepper.vue'
+import PictureLikeness from '@/shared/widgets/PictureLikeness.vue'
 
 const { item } = defineProps<{ item: Item; home: string }>()
 const rules = useRules()
@@ -17,6 +20,15 @@ const why = (m: OfferMatch) =>
   m.by === 'barcode'
     ? 'same barcode'
     : `words ${percent(m.likeness?.words ?? 0)} alike${m.likeness?.clashes.length ? `; differs: ${m.likeness.clashes.join('; ').replaceAll('#', '')}` : ''}`
+/** What speaks against an offer by its price; '' where nothing does, or a rate is not known. */
+function priceDoubt(m: OfferMatch): string {
+  const rate = m.offer.currency === null ? null : findRate(m.offer.currency, rules.home, rules.rules.rates)
+  const asked = m.offer.tiers[0]?.priceE4
+  if (!rate || asked === undefined || item.priceLowE4 === null) return ''
+  const found = priceLikeness(item.priceLowE4 / item.pack, (asked * rate.rate) / packOf(m), true)
+  if (!found || found.isPlausible) return ''
+  return found.ratio > 1 ? '; a piece costs more than it sells for' : '; so cheap that it is hardly the same'
+}
 const verdicts = { same: 'same', variant: 'other variant', similar: 'similar' }
 async function choose(key: string | null) {
   await rules.setOffer(item.key, key)
@@ -36,7 +48,10 @@ async function setPack(m: OfferMatch, pack: number | null) {
           >{{ m.offer.currency ?? '?' }} {{ amount(m.offer.tiers[0]?.priceE4, m.offer.currency ?? 'EUR') }}</span
         >
       </div>
-      <div class="small quiet">{{ m.offer.supplier }} · {{ verdicts[m.verdict] }}: {{ why(m) }}</div>
+      <div class="small quiet">
+        {{ m.offer.supplier }} · {{ verdicts[m.verdict] }}: {{ why(m) }}{{ priceDoubt(m)
+        }}<PictureLikeness :mine="item.picture" :other="m.offer.picture" />
+      </div>
       <div class="row-gap small">
         <span>pack of</span
         ><PackStepper

@@ -1,0 +1,25 @@
+import { readFileSync } from 'node:fs'
+import { comparePictures, hashDistance, picturePrint } from '.'
+
+/** Made by scripts/fixtures/prints.py with SciPy's dct. */
+const drawn = JSON.parse(readFileSync(new URL('./fixtures/scipy-prints.json', import.meta.url), 'utf8')) as {
+  name: string
+  grey: number[]
+  hash: string
+}[]
+const inGrey = (grey: readonly number[]) => picturePrint(grey.flatMap((v) => [v, v, v, 255]))
+
+test.each(drawn)('the hash of $name is that of SciPy', ({ grey, hash }) => expect(inGrey(grey).hash).toBe(hash))
+
+test('the same picture in other light or slightly blurred is the same; another is not; the same in another colour is said to be', () => {
+  const grey = drawn.find((d) => d.name === 'box')?.grey ?? []
+  const other = drawn.find((d) => d.name === 'waves')?.grey ?? []
+  const blurred = grey.map((v, i) => ((grey[i - 1] ?? v) + v + (grey[i + 1] ?? v)) / 3)
+  expect(comparePictures(inGrey(grey), inGrey(blurred))).toBe('same picture')
+  expect(hashDistance(inGrey(grey).hash, inGrey(grey.map((v) => v * 0.9)).hash)).toBeLessThanOrEqual(2)
+  expect(comparePictures(inGrey(grey), inGrey(other))).toBe('unlike')
+  const red = picturePrint(grey.flatMap((v) => [v, v * 0.5, v * 0.5, 255]))
+  expect(comparePictures(inGrey(grey), red)).toBe('other colour')
+  expect(hashDistance('00ff', '0100')).toBe(9)
+  expect(() => picturePrint([1, 2, 3])).toThrow(RangeError)
+})

@@ -1,0 +1,95 @@
+/** side of the square that a picture is shrunk to before it is looked at */
+export const printSide = 32
+/** side of the corner of slow waves that is kept */
+const kept = 8
+
+/** What is remembered of a picture, to tell whether another shows the same. */
+export interface PicturePrint {
+  /** 64 bits as 16 hexadecimal digits: which of its slow waves are above the middle one */
+  hash: string
+  /** mean colour, 0–255 each */
+  rgb: [number, number, number]
+}
+
+/**
+ * The print of a picture of 32 × 32 pixels. The hash is the DCT perceptual hash: of the two-dimensional cosine transform (type II)
+ * of its brightness the 8 × 8 slowest waves, each a bit for whether it is above their median. Source: Zauner 2010, Implementation and
+ * Benchmarking of Perceptual Image Hash Functions, section 3.2; brightness by ITU-R BT.601.
+ *
+ * @param rgba four bytes a pixel, row by row
+ * @throws RangeError where there are not 32 × 32 pixels
+ */
+export function picturePrint(rgba: ArrayLike<number>): PicturePrint {
+  const pixels = printSide * printSide
+  if (rgba.length !== pixels * 4) throw new RangeError(`a print is made of ${pixels} pixels, not of ${rgba.length / 4}`)
+  const grey = new Float64Array(pixels)
+  const sum: [number, number, number] = [0, 0, 0]
+  for (let i = 0; i < pixels; i++) {
+    const [r, g, b] = [rgba[i * 4] as number, rgba[i * 4 + 1] as number, rgba[i * 4 + 2] as number]
+    grey[i] = 0.299 * r + 0.587 * g + 0.114 * b
+    sum[0] += r
+    sum[1] += g
+    sum[2] += b
+  }
+  return { hash: hashOf(slowWaves(grey)), rgb: sum.map((v) => v / pixels) as PicturePrint['rgb'] }
+}
+
+/** cos(π k (2 i + 1) / 2 n), k row by row */
+const waves = Float64Array.from({ length: kept * printSide }, (_, at) =>
+  Math.cos((Math.PI * Math.floor(at / printSide) * (2 * (at % printSide) + 1)) / (2 * printSide)),
+)
+
+/** The 8 × 8 slowest coefficients of the cosine transform, unscaled. */
+function slowWaves(grey: Float64Array): Float64Array {
+  const n = printSide
+  // Along the rows first, then down the columns.
+  const rows = new Float64Array(kept * n)
+  for (let u = 0; u < kept; u++)
+    for (let y = 0; y < n; y++)
+      for (let x = 0; x < n; x++)
+        rows[u * n + y] = (rows[u * n + y] as number) + (grey[y * n + x] as number) * (waves[u * n + x] as number)
+  const found = new Float64Array(kept * kept)
+  for (let v = 0; v < kept; v++)
+    for (let u = 0; u < kept; u++)
+      for (let y = 0; y < n; y++)
+        found[v * kept + u] =
+          (found[v * kept + u] as number) + (rows[u * n + y] as number) * (waves[v * n + y] as number)
+  // What is nothing but for rounding is nothing: a plain picture has one print, not a print by chance.
+  return found.map((v) => Math.round(v * 1000) / 1000)
+}
+
+function hashOf(slow: Float64Array): string {
+  const sorted = [...slow].sort((a, b) => a - b)
+  const half = sorted.length / 2
+  const median = ((sorted[half - 1] as number) + (sorted[half] as number)) / 2
+  let hash = ''
+  for (let i = 0; i < slow.length; i += 4) {
+    let digit = 0
+    for (let bit = 0; bit < 4; bit++) digit = digit * 2 + Number((slow[i + bit] as number) > median)
+    hash += digit.toString(16)
+  }
+  return hash
+}
+
+/** How many of 64 bits differ. */
+export function hashDistance(a: string, b: string): number {
+  let bits = 0
+  for (let i = 0; i < a.length; i++) {
+    let differing = Number.parseInt(a[i] as string, 16) ^ Number.parseInt(b[i] as string, 16)
+    for (; differing > 0; differing &= differing - 1) bits++
+  }
+  return bits
+}
+
+/** How two pictures compare: shape by their hashes, colour by the mean. */
+export type PictureLikeness = 'same picture' | 'other colour' | 'alike' | 'unlike'
+
+/** bits up to which two hashes are of one picture (Zauner 2010: about a tenth of 64), or of pictures that are alike; colours of 0–255 */
+const [sameBits, alikeBits, sameColour] = [6, 16, 18]
+
+export function comparePictures(a: PicturePrint, b: PicturePrint): PictureLikeness {
+  const bits = hashDistance(a.hash, b.hash)
+  const apart = Math.hypot(a.rgb[0] - b.rgb[0], a.rgb[1] - b.rgb[1], a.rgb[2] - b.rgb[2])
+  if (bits <= sameBits) return apart <= sameColour ? 'same picture' : 'other colour'
+  return bits <= alikeBits ? 'alike' : 'unlike'
+}
