@@ -45,11 +45,18 @@ export function courseOf(list: readonly UnitSeries[]): Course | null {
   }
 }
 
-/** The change of level where there is one at the 5 % level; null too with fewer than eight weeks that have a figure. */
-export function changeOf(series: UnitSeries): Change | null {
+/** Weekly means of log(1 + units a day) over the whole of a series, newest last. */
+export function allWeeks(series: UnitSeries): Float64Array {
+  return weeklyLogMeans(series, series.values.length * series.stepDays)
+}
+
+/**
+ * The change of level where there is one at the 5 % level; null too with fewer than eight weeks that have a figure.
+ *
+ * @param weeks all of the series' weekly means, where they are at hand
+ */
+export function changeOf(series: UnitSeries, weeks: Float64Array = allWeeks(series)): Change | null {
   const end = lastDayOf(series)
-  const span = series.values.length * series.stepDays
-  const weeks = weeklyLogMeans(series, span)
   let known = 0
   for (const week of weeks) if (!Number.isNaN(week)) known++
   if (known < leastWeeks) return null

@@ -19,16 +19,17 @@ export interface ChangePoint {
  * @returns null with fewer than four values
  */
 export function pettitt(values: ArrayLike<number>): ChangePoint | null {
-  const places: number[] = []
-  const known: number[] = []
+  const places = new Int32Array(values.length)
+  const known = new Float64Array(values.length)
+  let n = 0
   for (let i = 0; i < values.length; i++) {
-    if (Number.isNaN(values[i])) continue
-    places.push(i)
-    known.push(values[i] as number)
+    const value = values[i] as number
+    if (Number.isNaN(value)) continue
+    places[n] = i
+    known[n++] = value
   }
-  const n = places.length
   if (n < 4) return null
-  const ranks = middleRanks(known)
+  const ranks = middleRanks(known.subarray(0, n))
   let [sum, best, bestAt] = [0, 0, 0]
   for (let t = 1; t < n; t++) {
     sum += ranks[t - 1] as number
@@ -41,7 +42,7 @@ export function pettitt(values: ArrayLike<number>): ChangePoint | null {
 }
 
 /** Ranks from 1; ties share the middle of theirs. */
-export function middleRanks(values: readonly number[]): Float64Array {
+export function middleRanks(values: ArrayLike<number>): Float64Array {
   const order = orderOf(values)
   const ranks = new Float64Array(values.length)
   for (let from = 0, to = 0; from < order.length; from = to) {
@@ -52,8 +53,9 @@ export function middleRanks(values: readonly number[]): Float64Array {
 }
 
 /** Places by value, least first. Short lists, of which there are very many, are put in order by insertion. */
-function orderOf(values: readonly number[]): Int32Array {
-  const order = Int32Array.from(values, (_, i) => i)
+function orderOf(values: ArrayLike<number>): Int32Array {
+  const order = new Int32Array(values.length)
+  for (let i = 0; i < order.length; i++) order[i] = i
   if (values.length > 64) return order.sort((a, b) => (values[a] as number) - (values[b] as number))
   for (let k = 1; k < order.length; k++) {
     const place = order[k] as number

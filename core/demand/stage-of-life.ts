@@ -1,9 +1,9 @@
-import { changeOf } from './course'
+import { allWeeks, changeOf } from './course'
 import { poissonGrowth, type Growth } from './growth'
 import { mannKendall } from './mann-kendall'
 import { indexOn, withoutSeason, type SeasonIndex } from './season-index'
 import { seasonOf } from './season'
-import { lastDayOf, sumWindow, weeklyLogMeans, type UnitSeries } from './series'
+import { lastDayOf, sumWindow, type UnitSeries } from './series'
 import { theilSenSlope } from './theil-sen'
 
 export type Stage = 'Sprouting' | 'Ripening' | 'Ripe' | 'Fading' | 'Flash' | 'Seasonal' | 'Unclear'
@@ -66,8 +66,8 @@ export interface StageOfLife {
   units90: number
 }
 
-/** weeks that a trend is judged by */
-const trendDays = 182
+/** weeks that a trend is judged by: half a year */
+const trendWeeks = 26
 
 /**
  * Which part of its life an item is in; the first rule that holds (method: Demand over time). With less than two years of
@@ -82,7 +82,8 @@ export function stageOfLife(
   const end = lastDayOf(series)
   const observedDays = stepsKnown(series.values) * series.stepDays
   const judged = season ? withoutSeason(series, season) : series
-  const weeks = weeklyLogMeans(judged, Math.min(trendDays, series.values.length * series.stepDays))
+  const own = allWeeks(series)
+  const weeks = (season ? allWeeks(judged) : own).subarray(-trendWeeks)
   const slope = theilSenSlope(weeks)
   const growth = growthOf(series, end)
   const seasonless = season && withoutDrift(growth, indexOn(season, end - 14) / indexOn(season, end - 42))
@@ -96,15 +97,15 @@ export function stageOfLife(
     units28: growth.units,
     units28Before: growth.before,
     seasonStrength: seasonOf(series)?.strength ?? null,
-    levelChange: levelChangeOf(series),
+    levelChange: levelChangeOf(series, own),
     observedDays,
     units90: sumWindow(series, end, 90).units,
   }
   return { stage: decide({ series, rules, end }, facts, seasonless ?? growth), ...facts }
 }
 
-function levelChangeOf(series: UnitSeries): number | null {
-  const change = changeOf(series)
+function levelChangeOf(series: UnitSeries, weeks: Float64Array): number | null {
+  const change = changeOf(series, weeks)
   return change === null || change.before === 0 ? null : change.after / change.before - 1
 }
 

@@ -62,7 +62,14 @@ export const shippedCuts: readonly Cut[] = [
     ships: true,
     query: {
       ...emptyQuery,
-      limits: { price: [20, 100], revenue: [10_000, null], growth: [0.2, null] },
+      limits: {
+        price: [20, 100],
+        revenue: [10_000, null],
+        growth: [0.2, null],
+        commission: [0.15, null],
+        creators: [null, 10_000],
+        stock: [1000, null],
+      },
       sort: { by: 'revenue', descending: true },
     },
   },
