@@ -12,7 +12,7 @@ export interface BranchTheme {
 }
 
 /** titles beyond which the rest of a branch is not looked at */
-const mostTitles = 20_000
+const mostTitles = 10_000
 
 /**
  * The narrow themes of a branch and of all below it, those first that sell through best by the lower end of the interval.

@@ -19,6 +19,9 @@ const colours = new Set(
     ' ',
   ),
 )
+/** Whether a word, case folded, names a colour. */
+export const isColour = (w: string) => colours.has(w)
+
 const spelling: Record<string, string> = {
   gray: 'grey',
   transparent: 'clear',

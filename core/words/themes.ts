@@ -1,4 +1,5 @@
 import { classTfIdf } from './class-tf-idf'
+import { isColour } from '../goods'
 import { praise, titleRuns, WrittenForms, type TitleRun } from './title-words'
 
 /** A narrow theme: listings whose titles share runs of words that most others do not have. */
@@ -19,7 +20,7 @@ const mostPhrases = 3
 /**
  * Narrow themes among the titles of one category: rare runs of one to three words that stand in the same titles are one theme (at
  * least half of their titles in common, Jaccard), its phrases chosen by class-based TF-IDF against all other themes. Sizes,
- * counts and praise are no themes. Largest first; a title may belong to several.
+ * counts, colours and praise are no themes. Largest first; a title may belong to several.
  */
 export function themesOf(titles: readonly string[]): Theme[] {
   const runs = titles.map((t) => titleRuns(t, longest).filter(isTelling))
@@ -43,9 +44,9 @@ export function themesOf(titles: readonly string[]): Theme[] {
     .sort((a, b) => b.places.length - a.places.length)
 }
 
-/** Neither a size or count nor praise. */
+/** Neither a size or count nor a colour nor praise. */
 function isTelling({ written }: TitleRun): boolean {
-  return !/\d/.test(written) && !written.split(' ').some((w) => praise.has(w))
+  return !/\d/.test(written) && !written.split(' ').some((w) => praise.has(w) || isColour(w))
 }
 
 function placesByRun(runs: readonly TitleRun[][]): Map<string, number[]> {
@@ -68,12 +69,20 @@ function joined(places: ReadonlyMap<string, number[]>): string[][] {
   const numberOf = new Map(names.map((name, i) => [name, i]))
   const byTitle = new Map<number, number[]>()
   for (const [name, at] of places)
-    for (const title of at) byTitle.set(title, [...(byTitle.get(title) ?? []), numberOf.get(name) as number])
+    for (const title of at) {
+      const list = byTitle.get(title)
+      if (list) list.push(numberOf.get(name) as number)
+      else byTitle.set(title, [numberOf.get(name) as number])
+    }
+  const sizes = Int32Array.from(places.values(), (at) => at.length)
+  const size = (i: number) => sizes[i] as number
+  // One that is half as frequent at most cannot share half of all titles.
+  const mayJoin = (a: number, b: number) => size(a) >= sameFrom * size(b) && size(b) >= sameFrom * size(a)
   const shared = new Map<number, number>()
   for (const list of byTitle.values())
     for (const a of list)
-      for (const b of list) if (a < b) shared.set(a * names.length + b, (shared.get(a * names.length + b) ?? 0) + 1)
-  const size = (i: number) => (places.get(names[i] as string) as number[]).length
+      for (const b of list)
+        if (a < b && mayJoin(a, b)) shared.set(a * names.length + b, (shared.get(a * names.length + b) ?? 0) + 1)
   for (const [pair, both] of shared) {
     const [a, b] = [Math.floor(pair / names.length), pair % names.length]
     if (both / (size(a) + size(b) - both) >= sameFrom) parent[root(b)] = root(a)

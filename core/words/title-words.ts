@@ -33,7 +33,16 @@ export function wordsOf(text: string): string[] {
  *
  * @example stemOf('feeders') // 'feeder'
  */
-export const stemOf = stemmer
+export function stemOf(w: string): string {
+  const known = stems.get(w)
+  if (known !== undefined) return known
+  // Titles say the same few thousand words over and over; those of a file without end are not kept.
+  if (stems.size > 50_000) stems.clear()
+  const stem = stemmer(w)
+  stems.set(w, stem)
+  return stem
+}
+const stems = new Map<string, string>()
 
 /** Whether a word only joins others: it says nothing by itself. */
 export const isSmall = (w: string) => small.has(w)
@@ -45,13 +54,13 @@ export const isSmall = (w: string) => small.has(w)
  */
 export function titleRuns(title: string, longest = longestRun): TitleRun[] {
   const words = wordsOf(title)
-  const stems = words.map((w) => stemOf(w))
+  const stemmed = words.map((w) => stemOf(w))
   const runs = new Map<string, TitleRun>()
   words.forEach((first, from) => {
     if (isSmall(first)) return
     for (let length = 1; length <= longest && from + length <= words.length; length++) {
       if (isSmall(words[from + length - 1] as string)) continue
-      const key = stems.slice(from, from + length).join(' ')
+      const key = stemmed.slice(from, from + length).join(' ')
       if (!runs.has(key)) runs.set(key, { stems: key, written: words.slice(from, from + length).join(' '), length })
     }
   })

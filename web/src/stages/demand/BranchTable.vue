@@ -28,7 +28,7 @@ const growthTip = (b: Branch) =>
     <p v-if="below.length" class="small quiet">
       Windows of 30 days; the last column is 28 days against the 28 before, “?” where it may be chance.
     </p>
-    <table v-if="below.length" class="plain" aria-label="Branches below">
+    <table v-if="below.length" class="plain tight" aria-label="Branches below">
       <thead>
         <tr>
           <th>Branch</th>
@@ -69,13 +69,5 @@ const growthTip = (b: Branch) =>
 }
 .answer {
   font-size: 13.5px;
-}
-table.plain td,
-table.plain th {
-  padding: 4px 6px;
-}
-table.plain td:first-child,
-table.plain th:first-child {
-  padding-left: 0;
 }
 </style>

@@ -58,7 +58,7 @@ defineEmits<{
           @choose="(key) => $emit('beside', key)"
         />
       </div>
-      <table v-if="look.longer.length" class="plain">
+      <table v-if="look.longer.length" class="plain tight">
         <thead>
           <tr>
             <th>Phrase</th>
@@ -174,13 +174,5 @@ section {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-table.plain td,
-table.plain th {
-  padding: 3px 6px;
-}
-table.plain td:first-child,
-table.plain th:first-child {
-  padding-left: 0;
 }
 </style>

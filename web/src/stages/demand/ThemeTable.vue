@@ -24,7 +24,7 @@ const months = (days: number | null) => (days === null ? '–' : decimal(days / 
         Of {{ plural(found.of, 'title') }}<template v-if="end !== null">; 30 days to {{ dayInWords(end) }}</template
         >. A listing may belong to several.
       </p>
-      <table class="plain" aria-label="Themes">
+      <table class="plain tight" aria-label="Themes">
         <thead>
           <tr>
             <th>Theme</th>
@@ -64,13 +64,5 @@ const months = (days: number | null) => (days === null ? '–' : decimal(days / 
   display: grid;
   gap: 6px;
   padding: 4px 14px 12px;
-}
-table.plain td,
-table.plain th {
-  padding: 4px 6px;
-}
-table.plain td:first-child,
-table.plain th:first-child {
-  padding-left: 0;
 }
 </style>
