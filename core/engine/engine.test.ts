@@ -3,12 +3,15 @@ import {
   binOf,
   emptyQuery,
   Finder,
+  firstInOrder,
   findRow,
+  inOrder,
   makeFigures,
   measure,
   measures,
   readCut,
   shippedCuts,
+  sortedPlaces,
   valueAt,
   placeOf,
   type Query,
@@ -123,6 +126,18 @@ test('a run of queries on one finder agrees with reading item by item', () => {
   )
 })
 
+test('the first of an order are those of the whole order, ties and unknown ones too', () => {
+  const value = fc.constantFrom(NaN, -0, 0, 1, 2, 2.5, 7)
+  fc.assert(
+    fc.property(fc.array(value, { maxLength: 40 }), fc.boolean(), fc.integer({ min: 0, max: 45 }), (list, down, count) => {
+      const values = Float64Array.from(list)
+      const mask = Uint32Array.from(list, (_, i) => Number(i % 3 === 0))
+      const whole = [...inOrder(mask, sortedPlaces(values), down)]
+      expect([...firstInOrder(mask, values, down, count)]).toEqual(whole.slice(0, count))
+    }),
+  )
+}) // prettier-ignore
+
 test('sorted as asked, unknown last both ways', () => {
   for (const descending of [true, false]) {
     const finder = newFinder()
@@ -132,6 +147,12 @@ test('sorted as asked, unknown last both ways', () => {
     expect(values.slice(known.length).every((v) => v === null)).toBe(true)
     expect(known).toEqual([...known].sort((a, b) => (descending ? b - a : a - b)))
   }
+})
+
+test('where nothing is known of a facet, nothing has what is chosen of it', () => {
+  const finder = newFinder()
+  expect(finder.ask({ ...emptyQuery, channels: ['feed'] })).toMatchObject({ matching: 0, facets: { channels: [] } })
+  expect(finder.ask(emptyQuery).matching).toBe(items.length)
 })
 
 test('what was dropped is left out, and comes back', () => {

@@ -2,14 +2,17 @@ import type { Catalog } from '../catalog'
 import { numbers, textColumn, type Table, type TextColumn } from '../tables'
 import { listingsAnswering } from './answering'
 import { facets, facetValues, type FacetName } from './facets'
-import { inOrder } from './in-order'
+import { firstInOrder, inOrder } from './in-order'
 import { measure, type Measure } from './measures'
 import { binOf, bins, usualStrips } from './strips'
 import { listingsOfStores } from './listings-of-stores'
-import type { Answer, FacetCount, Query, Span } from './query'
+import { emptyQuery, type Answer, type FacetCount, type Query, type Span } from './query'
 import { extraBit, Screen } from './screen'
 import { sortedPlaces, type Sorted } from './sorted-places'
 import { fold, TextSearch } from './text-search'
+
+/** rows up to which the first of an order are found without putting all in order */
+const mostUnsorted = 64
 
 /** Answers queries over the figures of all items; what a query shares with the one before is not worked out again. */
 export class Finder {
@@ -21,10 +24,13 @@ export class Finder {
   #search: TextSearch | null = null
   readonly #screen: Screen
   readonly #facets: Record<FacetName, TextColumn>
+  /** those of which anything is known: the others are not counted, row by row, for nothing */
+  readonly #counted: readonly FacetName[]
   readonly #allBins: number[][]
   readonly #sorted = new Map<string, Sorted>()
-  #asked: Query | null = null
+  #asked: Query = emptyQuery
   #hidden = ''
+  #unmet = false
   #walk: { order: Iterator<number>; found: number[] } | null = null
 
   /** @param catalog asked for only when words are looked for, so that a workspace opens without its texts */
@@ -38,6 +44,7 @@ export class Finder {
     this.#figures = figures
     this.#catalog = catalog
     this.#facets = Object.fromEntries(facets.map((f) => [f, textColumn(figures, f)])) as Record<FacetName, TextColumn>
+    this.#counted = facets.filter((f) => this.#facets[f].words.length > 0)
     this.#screen = new Screen(
       figures.rows,
       this.#strips.map((m) => ({
@@ -45,8 +52,8 @@ export class Finder {
         binOf: (v) => (Number.isNaN(v) ? bins : binOf(m, v)),
       })),
       bins,
-      facets.map((f) => this.#facets[f].codes),
-      facets.map((f) => this.#facets[f].words.length),
+      this.#counted.map((f) => this.#facets[f].codes),
+      this.#counted.map((f) => this.#facets[f].words.length),
     )
     this.#allBins = this.#passing()
   }
@@ -61,6 +68,8 @@ export class Finder {
       this.#screen.prepare(s)
       yield
     }
+    this.#sortedBy(measure(this.#asked.sort.by).name)
+    yield
   }
 
   /** @param hidden items that are left out whatever the limits say: those that were dropped */
@@ -85,7 +94,11 @@ export class Finder {
 
   /** Items that match the last query, in its order: those from place `from` on. */
   places(from: number, count: number): Int32Array {
-    this.#walk ??= { order: this.#inOrder(this.#asked?.sort ?? { by: 'worth', descending: true }), found: [] }
+    const { by, descending } = this.#asked.sort
+    const name = measure(by).name
+    if (from === 0 && count <= mostUnsorted && !this.#sorted.has(name))
+      return firstInOrder(this.#screen.mask, numbers(this.#figures, name), descending, count)
+    this.#walk ??= { order: inOrder(this.#screen.mask, this.#sortedBy(name), descending), found: [] }
     const { order, found } = this.#walk
     while (found.length < from + count) {
       const next = order.next()
@@ -95,33 +108,36 @@ export class Finder {
     return Int32Array.from(found.slice(from, from + count))
   }
 
-  #inOrder({ by, descending }: Query['sort']): Generator<number> {
-    const name = measure(by).name
-    let sorted = this.#sorted.get(name)
-    if (!sorted) this.#sorted.set(name, (sorted = sortedPlaces(numbers(this.#figures, name))))
-    return inOrder(this.#screen.mask, sorted, descending)
+  #sortedBy(name: string): Sorted {
+    const sorted = this.#sorted.get(name) ?? sortedPlaces(numbers(this.#figures, name))
+    this.#sorted.set(name, sorted)
+    return sorted
   }
 
   #narrow(query: Query, hidden: readonly number[]): void {
     const before = this.#asked
-    const changed = (a: unknown, b: unknown) => before === null || JSON.stringify(a) !== JSON.stringify(b)
+    const changed = (a: unknown, b: unknown) => JSON.stringify(a) !== JSON.stringify(b)
     this.#strips.forEach((m, s) => {
       const span = query.limits[m.name] ?? null
-      if (changed(span, before?.limits[m.name] ?? null)) this.#screen.setSpan(s, span && closed(span))
+      if (changed(span, before.limits[m.name] ?? null)) this.#screen.setSpan(s, span && closed(span))
     })
     const others = this.#otherLimits(query)
-    if (changed(others, before && this.#otherLimits(before))) {
+    if (changed(others, this.#otherLimits(before))) {
       const tests = others.map(([name, span]) => ({ values: numbers(this.#figures, name), span: closed(span) }))
       this.#screen.setFails(extraBit.others, (i) =>
         tests.some(({ values, span }) => !((values[i] as number) >= span[0] && (values[i] as number) <= span[1])),
       )
     }
-    if (changed(query.words, before?.words)) this.#require(extraBit.words, this.itemsWith(query.words))
-    if (changed(query.stores, before?.stores)) this.#require(extraBit.stores, this.#itemsOfStores(query.stores))
-    if (changed(query.phrase, before?.phrase)) this.#require(extraBit.phrase, this.#itemsAnswering(query.phrase))
-    facets.forEach((f, at) => {
-      if (changed(query[f], before ? before[f] : [])) this.#screen.setAllowed(at, this.#allowed(f, query[f]))
+    if (changed(query.words, before.words)) this.#require(extraBit.words, this.itemsWith(query.words))
+    if (changed(query.stores, before.stores)) this.#require(extraBit.stores, this.#itemsOfStores(query.stores))
+    if (changed(query.phrase, before.phrase)) this.#require(extraBit.phrase, this.#itemsAnswering(query.phrase))
+    this.#counted.forEach((f, at) => {
+      if (changed(query[f], before[f])) this.#screen.setAllowed(at, this.#allowed(f, query[f]))
     })
+    // Something is asked for of which nothing is known: nothing has it.
+    const unmet = facets.some((f) => query[f].length > 0 && !this.#counted.includes(f))
+    if (unmet !== this.#unmet) this.#screen.setFails(extraBit.unknownFacet, () => unmet)
+    this.#unmet = unmet
     const hide = hidden.join()
     if (hide !== this.#hidden) {
       const set = new Set(hidden)
@@ -197,8 +213,8 @@ export class Finder {
   #facetCounts(facet: FacetName): FacetCount[] {
     const counts = new Map<string, number>()
     const { words } = this.#facets[facet]
-    const byCode = this.#screen.counts().facets[facets.indexOf(facet)] as Int32Array
-    byCode.forEach((n, code) => {
+    const byCode = this.#screen.counts().facets[this.#counted.indexOf(facet)]
+    byCode?.forEach((n, code) => {
       for (const v of facetValues(facet, words.at(code) ?? '')) counts.set(v, (counts.get(v) ?? 0) + n)
     })
     return [...counts].map(([value, n]) => ({ value, count: n })).sort((a, b) => (a.value < b.value ? -1 : 1))

@@ -1,7 +1,7 @@
 export * from './cuts'
 export { groupRows, type Groups } from './group-rows'
 export { movers, type Mover } from './movers'
-export { inOrder } from './in-order'
+export { firstInOrder, inOrder } from './in-order'
 export { Screen } from './screen'
 export { sortedPlaces } from './sorted-places'
 export { branches, facetLabels, facets, type FacetName } from './facets'

@@ -8,7 +8,14 @@ export interface StripColumn {
 
 /** Whatever a row fails, one bit each: strips from 0, facets from 8, and what else a query says. */
 export const facetBit = 8
-export const extraBit = { words: 1 << 24, others: 1 << 25, hidden: 1 << 26, stores: 1 << 27, phrase: 1 << 28 }
+export const extraBit = {
+  words: 1 << 24,
+  others: 1 << 25,
+  hidden: 1 << 26,
+  stores: 1 << 27,
+  phrase: 1 << 28,
+  unknownFacet: 1 << 29,
+}
 
 export interface ScreenCounts {
   matching: number

@@ -1,6 +1,6 @@
 import type { Catalog, Corrections, SellerRules } from '@sickle/core/catalog'
 import type { FindRow } from '@sickle/core/engine'
-import { fromStored, toStored, type StoredColumn, type Table } from '@sickle/core/tables'
+import { fromStored, toStored, type Column, type StoredColumn, type Table } from '@sickle/core/tables'
 import type { Database, ImportEntry } from './database'
 
 /** What was worked out last, so that reopening does not work it out again. It is no part of the workspace: it can always be made anew. */
@@ -11,7 +11,8 @@ export interface Worked {
 
 interface Head {
   print: string
-  tables: Record<TableName, { rows: number; columns: string[] }>
+  /** what each table has; of `blank` columns nothing is known, so nothing rests */
+  tables: Record<TableName, { rows: number; columns: string[]; blank: string[] }>
   first: FirstScreen
 }
 
@@ -50,12 +51,16 @@ export async function readSnapshot(db: Database, print: string): Promise<OpenedS
   const head = (await db.get('snapshots', 'head')) as Head | undefined
   if (head?.print !== print) return null
   const read = async (table: TableName): Promise<Table> => {
-    const { rows, columns } = head.tables[table]
+    const { rows, columns, blank } = head.tables[table]
     const tx = db.transaction('snapshots')
     const stored = await Promise.all(columns.map((name) => tx.store.get(`${table}/${name}`)))
+    const unknown = (): Column => ({ type: 'number', values: new Float64Array(rows).fill(NaN) })
     return {
       rows,
-      columns: Object.fromEntries(columns.map((name, i) => [name, fromStored(stored[i] as StoredColumn)])),
+      columns: Object.fromEntries([
+        ...columns.map((name, i) => [name, fromStored(stored[i] as StoredColumn)] as const),
+        ...blank.map((name) => [name, unknown()] as const),
+      ]),
     }
   }
   return {
@@ -78,10 +83,11 @@ export async function writeSnapshot(
 ): Promise<void> {
   const { listings, life, reach, unpublished, ...rest } = catalog
   const tables: Record<TableName, Table> = { listings, life, reach, unpublished, figures }
-  const shapes = tableNames.map((name) => [
-    name,
-    { rows: tables[name].rows, columns: Object.keys(tables[name].columns) },
-  ])
+  const shapes = tableNames.map((name) => {
+    const { rows, columns } = tables[name]
+    const blank = Object.keys(columns).filter((c) => isBlank(columns[c]))
+    return [name, { rows, columns: Object.keys(columns).filter((c) => !blank.includes(c)), blank }] as const
+  })
   const head: Head = { print, first, tables: Object.fromEntries(shapes) as Head['tables'] }
   try {
     const tx = db.transaction('snapshots', 'readwrite')
@@ -90,10 +96,15 @@ export async function writeSnapshot(
     void tx.store.put(rest, 'rest')
     for (const table of tableNames)
       for (const [name, column] of Object.entries(tables[table].columns))
-        void tx.store.put(toStored(column), `${table}/${name}`)
+        if (!isBlank(column)) void tx.store.put(toStored(column), `${table}/${name}`)
     await tx.done
   } catch (error) {
     if ((error as Error).name !== 'QuotaExceededError') throw error
     await db.clear('snapshots')
   }
+}
+
+/** A column of numbers of which none is known. */
+function isBlank(column: Column | undefined): boolean {
+  return column?.type === 'number' && column.values.every((v) => Number.isNaN(v))
 }
