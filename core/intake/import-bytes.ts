@@ -53,7 +53,7 @@ export class ByteImporter {
     this.#needed = needed.map((c) => (this.#at.includes(c) ? c : null))
     const stated = this.#words('currency')
     this.#currency = stated && !this.#at.includes(stated) ? stated : null
-    const day = this.table.column('day')
+    const day = this.table.column(kind.dayField ?? 'day')
     this.#day = kind.isBy && day?.isNumeric ? day : null
     this.#fill = [['currency', mapping.currency] as const, [kind.from, mapping[kind.from]] as const].flatMap(
       ([name, word]) => {

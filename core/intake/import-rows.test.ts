@@ -108,6 +108,12 @@ test('a file speaks up to its newest day: months to their end, single days to th
   const sellers =
     'Item ID,Seller,Offer price (EUR),Feedback 30 days,Seen on\nA1,Wren,9.00,3,2026-05-04\nA1,Tern,9.50,0,2026-05-11\n'
   expect(await up(sellers)).toBe(day('2026-05-11'))
+  const clips =
+    'Clip ID,Creator,Posted on,Views,Likes,Listing ID\nC1,@tern,2026-04-02,900,12,A1\nC2,@wren,2026-03-30,40,1,A1\n'
+  expect(await up(clips)).toBe(day('2026-04-02'))
+  const ads =
+    'Ad ID,Advertiser,Channel,First seen,Last seen\nA1,Sill,feed,2026-03-01,2026-04-20\nA2,Rail,feed,2026-04-09,2026-04-12\n'
+  expect(await up(ads)).toBe(day('2026-04-20'))
 })
 
 test('truly ambiguous files lead to a question', async () => {

@@ -57,6 +57,7 @@ export async function importRows(
   const { signal, onProgress, pause, onSegment, segmentRows = 50_000 } = options
   const read = rowReader(mapping)
   const days = new DaySense()
+  const { isBy, dayField = 'day' } = recordKind(mapping.kind)
   const result: ImportResult = {
     table: { rows: 0, columns: {} },
     segments: [],
@@ -77,7 +78,7 @@ export async function importRows(
       else result.rejectedMore++
       return
     }
-    addRecords(add, record, wide, days)
+    addRecords(add, record, wide, (day) => days.add(day), dayField)
     result.taken++
     for (const doubt of doubts) {
       if (result.doubts.length < kept) result.doubts.push({ row, ...doubt })
@@ -100,7 +101,6 @@ export async function importRows(
   }
   result.table = lane.finish()
   if (result.table.rows > 0 || result.segments.length === 0) result.segments.push(result.table.rows)
-  const { isBy } = recordKind(mapping.kind)
   if (isBy) result.capturedOn = Math.max(result.capturedOn, isBy === 'period' ? days.periodEnd : days.last)
   return result
 }
@@ -131,17 +131,24 @@ class DaySense {
 }
 
 /** Adds a row's record, or one for each day of a wide row. */
-function addRecords(add: (record: RowRecord) => void, record: RowRecord, wide: ReadRow['days'], days: DaySense): void {
+function addRecords(
+  add: (record: RowRecord) => void,
+  record: RowRecord,
+  wide: ReadRow['days'],
+  onDay: (day: number) => void,
+  dayField: string,
+): void {
   if (!wide) {
     add(record)
-    if (typeof record.day === 'number') days.add(record.day)
+    const day = record[dayField]
+    if (typeof day === 'number') onDay(day)
     return
   }
   for (const { day, units } of wide) {
     record.day = day
     record.units = units
     add(record)
-    days.add(day)
+    onDay(day)
   }
 }
 

@@ -118,9 +118,10 @@ function readNotes(
 
 /** For kinds whose rows belong to days, the newest in the sample; a longer file may go on, so the import takes the newest of all rows. */
 function lastDay(file: OpenedFile, guess: KindGuess, order: DateOrder): { day: number; why: string } | null {
-  if (!recordKind(guess.kind).isBy) return null
+  const { isBy, dayField = 'day' } = recordKind(guess.kind)
+  if (!isBy) return null
   const wide = guess.columns.flatMap((c) => (c.use.as === 'day' ? [c.use.day] : []))
-  const at = guess.columns.findIndex((c) => c.use.as === 'field' && c.use.field === 'day')
+  const at = guess.columns.findIndex((c) => c.use.as === 'field' && c.use.field === dayField)
   const days = at < 0 ? wide : file.sample.flatMap((r) => parseDay(String(r.cells[at] ?? ''), order) ?? [])
   return days.length === 0 ? null : { day: Math.max(...days), why: 'the last day in the file' }
 }

@@ -62,8 +62,10 @@ export interface RecordKind {
   from: 'market' | 'supplier'
   /** do units in it count over a window of days? */
   hasWindow?: boolean
-  /** where its newest `day` is the last that a file speaks of: is that a day, or the first of a week or month? */
+  /** where its newest day is the last that a file speaks of: is that a day, or the first of a week or month? */
   isBy?: 'day' | 'period'
+  /** the field that says that day, if it is not `day` */
+  dayField?: string
   fields: readonly Field[]
 }
 

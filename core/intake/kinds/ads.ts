@@ -6,6 +6,8 @@ export const ads: RecordKind = {
   label: 'Advertisements',
   row: 'one advertisement that was seen',
   from: 'market',
+  isBy: 'day',
+  dayField: 'lastSeen',
   fields: [
     market,
     {

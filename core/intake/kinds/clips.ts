@@ -6,6 +6,7 @@ export const clips: RecordKind = {
   label: 'Clips and lives',
   row: 'one clip or live broadcast about an item',
   from: 'market',
+  isBy: 'day',
   fields: [
     market,
     {

@@ -100,7 +100,7 @@ const stored = (v: number | null) => (v === null ? null : measure.format === 'pe
 <template>
   <div ref="box" class="strip">
     <div class="head">
-      <span class="name">{{ measure.label }}{{ sign }}</span>
+      <span class="name" :title="measure.label">{{ measure.label }}{{ sign }}</span>
       <NPopover trigger="click" placement="bottom">
         <template #trigger>
           <button class="bare limit" :class="{ set: span }" :aria-label="`Limit of ${measure.label}: ${label}`">
