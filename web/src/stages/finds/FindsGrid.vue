@@ -97,7 +97,7 @@ function first() {
   lastAt = -1
   return move(1)
 }
-const unfoldSelected = () => query.selected && void unfold(query.selected)
+const unfoldSelected = () => (query.selected ? unfold(query.selected) : undefined)
 const titleOf = (key: string) => [...query.rows.values()].find((r) => r.key === key)?.title ?? key
 defineExpose({ move, first, titleOf, unfoldSelected })
 </script>

@@ -24,8 +24,15 @@ const grid = useTemplateRef('grid')
 const look = useTemplateRef('look')
 const decide = useDecide(() => query.selected)
 const follow = useFollow()
+/** Keys act one after another: a decision pressed right after a step is on the item stepped to. */
+let turn: Promise<unknown> = Promise.resolve()
+function inTurn(work: () => unknown): void {
+  const done = turn.then(work)
+  // What fails is told as ever; what was pressed after it goes on.
+  turn = done.catch((thrown: unknown) => void Promise.reject(thrown as Error))
+}
 const toItem = () =>
-  query.selected && void follow.item(query.selected, grid.value?.titleOf(query.selected) ?? query.selected)
+  query.selected ? follow.item(query.selected, grid.value?.titleOf(query.selected) ?? query.selected) : undefined
 
 onMounted(() => query.ask())
 /** From the search straight to the first of what was found. */
@@ -36,20 +43,20 @@ async function toList() {
   await query.settled()
   await grid.value?.first()
 }
-const toMargin = () => query.selected && void router.push(`/margin/${encodeURIComponent(query.selected)}`)
+const toMargin = () => query.selected && router.push(`/margin/${encodeURIComponent(query.selected)}`)
 useKeys('Finds', [
   { key: '/', label: 'Search', run: () => search.value?.focus() },
-  { key: 'arrowdown', label: 'Next item', run: () => grid.value?.move(1) },
-  { key: 'arrowup', label: 'Item before', run: () => grid.value?.move(-1) },
-  { key: 'pagedown', label: 'Ten further', run: () => grid.value?.move(10) },
-  { key: 'pageup', label: 'Ten back', run: () => grid.value?.move(-10) },
-  { key: 'arrowright', label: 'Show or fold its listings', run: () => void grid.value?.unfoldSelected() },
-  { key: 'k', label: 'Keep', run: () => void decide('keep') },
-  { key: 'h', label: 'Hold', run: () => void decide('hold') },
-  { key: 'd', label: 'Drop', run: () => void decide('drop') },
+  { key: 'arrowdown', label: 'Next item', run: () => inTurn(() => grid.value?.move(1)) },
+  { key: 'arrowup', label: 'Item before', run: () => inTurn(() => grid.value?.move(-1)) },
+  { key: 'pagedown', label: 'Ten further', run: () => inTurn(() => grid.value?.move(10)) },
+  { key: 'pageup', label: 'Ten back', run: () => inTurn(() => grid.value?.move(-10)) },
+  { key: 'arrowright', label: 'Show or fold its listings', run: () => inTurn(() => grid.value?.unfoldSelected()) },
+  { key: 'k', label: 'Keep', run: () => inTurn(() => decide('keep')) },
+  { key: 'h', label: 'Hold', run: () => inTurn(() => decide('hold')) },
+  { key: 'd', label: 'Drop', run: () => inTurn(() => decide('drop')) },
   { key: 'r', label: 'Give a reason', run: () => look.value?.focusReason() },
-  { key: 'o', label: 'Close look in full (Enter in the list)', run: () => toItem() },
-  { key: 'm', label: 'Cost it in Margin', run: () => toMargin() },
+  { key: 'o', label: 'Close look in full (Enter in the list)', run: () => inTurn(toItem) },
+  { key: 'm', label: 'Cost it in Margin', run: () => inTurn(toMargin) },
   { key: 'escape', label: 'Close the look', run: () => (query.selected = null) },
 ])
 </script>
