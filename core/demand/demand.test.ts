@@ -167,3 +167,10 @@ test('Theil–Sen closing in on the median agrees with looking at every pair, wi
     { numRuns: 150 },
   )
 })
+
+test('what was worked out before is the same when asked again, and parts of a unit are not taken for other counts', () => {
+  expect(poissonGrowth(1, 2050)).toEqual(poissonGrowth(1, 2050))
+  expect(poissonGrowth(1.5, 2).ratio).toBe(-0.25)
+  expect(poissonGrowth(1, 2050).ratio).toBe(1 / 2050 - 1)
+  expect(poissonGrowth(120, 90, 2).ratio).not.toBe(poissonGrowth(120, 90).ratio)
+})

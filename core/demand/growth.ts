@@ -14,7 +14,24 @@ export interface Growth {
  *
  * @param exposure length of the later window / length of the earlier one
  */
-export function poissonGrowth(later: number, earlier: number, exposure = 1): Growth {
+export function poissonGrowth(later: number, earlier: number, exposure = 1): Readonly<Growth> {
+  // Small counts in even windows come again and again over a workspace, and an exact interval takes long.
+  const isSmall = (count: number) => Number.isInteger(count) && count < most
+  const key = exposure === 1 && isSmall(later) && isSmall(earlier) ? later * most + earlier : null
+  const known = key === null ? undefined : worked.get(key)
+  if (known) return known
+  const growth = workOut(later, earlier, exposure)
+  if (key !== null) {
+    if (worked.size > 50_000) worked.clear()
+    worked.set(key, growth)
+  }
+  return growth
+}
+
+const most = 4096
+const worked = new Map<number, Readonly<Growth>>()
+
+function workOut(later: number, earlier: number, exposure: number): Growth {
   const n = later + earlier
   if (n === 0) return { ratio: null, low: null, high: null }
   const toGrowth = (share: number) => (share >= 1 ? Infinity : share / (1 - share) / exposure - 1)
