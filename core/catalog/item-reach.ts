@@ -1,5 +1,5 @@
 import type { Capture } from '../intake'
-import { numberAt, numbers, TableBuilder, textAt, textColumn, type Table } from '../tables'
+import { numberAt, numberIn, numbers, TableBuilder, textAt, textColumn, textIn, type Table } from '../tables'
 import { ListingIndex } from './find-listing'
 import { listingKey } from './listing'
 
@@ -53,17 +53,13 @@ export function itemReach(captures: readonly Capture[], joined: Joined): Table {
 
 /** The reach of one item as kept in the table. */
 export function reachAt(table: Table, item: number): Reach {
-  const n = (name: string) => {
-    const column = table.columns[name]
-    return column?.type === 'number' ? numberAt(column.values, item) : null
-  }
-  const channels = table.columns.channels
+  const n = (name: string) => numberIn(table, name, item)
   return {
     competingOffers: n('competingOffers'),
     clipCreators: n('clipCreators'),
     clipCommission: n('clipCommission'),
     oneItemStores: n('oneItemStores'),
-    channels: channels?.type === 'text' ? (textAt(channels, item)?.split('|') ?? []) : [],
+    channels: textIn(table, 'channels', item)?.split('|') ?? [],
   }
 }
 

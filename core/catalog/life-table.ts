@@ -1,5 +1,5 @@
 import { addSeries, stageOfLife, type SeasonIndex, type Stage, type StageOfLife, type UnitSeries } from '../demand'
-import { numberAt, TableBuilder, textAt, textColumn, type Table } from '../tables'
+import { numberIn, TableBuilder, textIn, type Table } from '../tables'
 
 const figures = [
   'slopePerWeek',
@@ -36,14 +36,9 @@ export class LifeTable {
 
 /** The stage of life of an item as kept in the table; null where no sales are known. */
 export function lifeAt(table: Table, item: number): StageOfLife | null {
-  if (!table.columns.stage) return null // no sales over time are known at all
-  const stage = textAt(textColumn(table, 'stage'), item) as Stage | null
+  const stage = textIn(table, 'stage', item) as Stage | null
   if (stage === null) return null
-  // A column that nothing is known of is not there; making one up for every item would take the square of their number.
-  const n = (name: (typeof figures)[number]) => {
-    const column = table.columns[name]
-    return column?.type === 'number' ? numberAt(column.values, item) : null
-  }
+  const n = (name: (typeof figures)[number]) => numberIn(table, name, item)
   return {
     stage,
     slopePerWeek: n('slopePerWeek'),

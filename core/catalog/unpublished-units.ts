@@ -8,7 +8,7 @@ import {
   type RankCurve,
   type StockLook,
 } from '../estimates'
-import { numberAt, numbers, TableBuilder, type Table } from '../tables'
+import { numberIn, numbers, TableBuilder, type Table } from '../tables'
 import { ListingReader } from './listing'
 import type { NumberedCapture } from './number-listings'
 import type { SalesBlock } from './sales-block'
@@ -74,10 +74,7 @@ export function unpublishedUnits(listings: Table, sales: SalesBlock, captures: r
 /** The estimate of a listing as kept in the table; null where there is none. */
 export function unpublishedAt(table: Table, listing: number): UnpublishedUnits | null {
   if (!table.columns.units) return null
-  const read = (name: string) => {
-    const column = table.columns[name]
-    return column?.type === 'number' ? numberAt(column.values, listing) : null
-  }
+  const read = (name: string) => numberIn(table, name, listing)
   const trio = (units: string, low: string, high: string): EstimatedUnits | null => {
     const found = read(units)
     return found === null ? null : { units: found, low: read(low) ?? found, high: read(high) ?? found }

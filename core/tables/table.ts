@@ -46,3 +46,15 @@ export function numberAt(values: Float64Array, row: number): number | null {
   const value = values[row] ?? NaN
   return Number.isNaN(value) ? null : value
 }
+
+/** A figure of a table that may lack the column: nothing is made up for the other rows, so it can be asked row by row. */
+export function numberIn(table: Table, name: string, row: number): number | null {
+  const column = table.columns[name]
+  return column?.type === 'number' ? numberAt(column.values, row) : null
+}
+
+/** A text of a table that may lack the column, likewise. */
+export function textIn(table: Table, name: string, row: number): string | null {
+  const column = table.columns[name]
+  return column?.type === 'text' ? textAt(column, row) : null
+}
