@@ -1,12 +1,12 @@
 import { sumListings, type Catalog, type ListingSums, type SellerRules } from '../catalog'
 import { shareDifference, type Difference } from '../demand'
 import { textAt, textColumn } from '../tables'
-import { stems } from '../terms'
+import { stemsOf } from '../words'
 import { fold, type TextSearch } from './text-search'
 
 /** Listings whose titles have every word of a phrase, in whatever form and order. */
 export function listingsAnswering({ listings }: Pick<Catalog, 'listings'>, search: TextSearch, phrase: string): Set<number> {
-  const wanted = stems(phrase)
+  const wanted = stemsOf(phrase)
   const found = new Set<number>()
   if (wanted.length === 0) return found
   // A stem need not stand in the word as it is written (berries, berri; 15cm, 15 cm): what both begin with does.
@@ -15,7 +15,7 @@ export function listingsAnswering({ listings }: Pick<Catalog, 'listings'>, searc
   const titles = textColumn(listings, 'title')
   for (let row = 0; row < listings.rows; row++) {
     if (!hits.every((h) => h[row] === 1)) continue
-    const there = new Set(stems(textAt(titles, row) ?? ''))
+    const there = new Set(stemsOf(textAt(titles, row) ?? ''))
     if (wanted.every((stem) => there.has(stem))) found.add(row)
   }
   return found

@@ -1,12 +1,13 @@
-import { hasWords, stems } from './phrase'
+import { stemsOf } from '../words'
+import { hasWords } from './phrase'
 import type { Term } from './term'
 
 /** Longer phrases of the same market that have all of a term's words and more, best balance first; unknown balances last. */
 export function longerPhrases(term: Term, all: readonly Term[]): Term[] {
-  const wanted = stems(term.phrase)
+  const wanted = stemsOf(term.phrase)
   return all
     .filter((t) => t.market === term.market && t.key !== term.key)
-    .filter((t) => hasWords(t.phrase, wanted) && stems(t.phrase).length > wanted.length)
+    .filter((t) => hasWords(t.phrase, wanted) && stemsOf(t.phrase).length > wanted.length)
     .sort((a, b) => (b.balance ?? -1) - (a.balance ?? -1))
 }
 

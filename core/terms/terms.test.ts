@@ -1,7 +1,8 @@
 import type { Capture } from '../intake'
 import { dayNumber } from '../identity'
 import { TableBuilder } from '../tables'
-import { hasWords, longerPhrases, mergeTerms, risingTerms, stems, type Term } from '.'
+import { hasWords, longerPhrases, mergeTerms, risingTerms, type Term } from '.'
+import { stemsOf } from '../words'
 
 type Row = Record<string, string | number | null>
 
@@ -82,8 +83,8 @@ test('longer phrases have every word and more, in whatever form, on the same mar
 
 test("stems are Porter's: forms of a word are one word, and nothing has the words of nothing", () => {
   // examples of Porter 1980, steps 1a, 1b, 1c and 2 (from memory)
-  expect(stems('caresses ponies cats plastered motoring happy relational')).toEqual(['caress', 'poni', 'cat', 'plaster', 'motor', 'happi', 'relat']) // prettier-ignore
-  expect(hasWords('Window bird feeders, 15 cm', stems('bird feeder 15cm'))).toBe(true)
-  expect(hasWords('Window feeder', stems('bird feeder'))).toBe(false)
+  expect(stemsOf('caresses ponies cats plastered motoring happy relational')).toEqual(['caress', 'poni', 'cat', 'plaster', 'motor', 'happi', 'relat']) // prettier-ignore
+  expect(hasWords('Window bird feeders, 15 cm', stemsOf('bird feeder 15cm'))).toBe(true)
+  expect(hasWords('Window feeder', stemsOf('bird feeder'))).toBe(false)
   expect(hasWords('anything', [])).toBe(false)
 })

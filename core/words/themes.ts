@@ -1,6 +1,6 @@
 import { classTfIdf } from './class-tf-idf'
 import { isColour } from '../goods'
-import { praise, titleRuns, WrittenForms, type TitleRun } from './title-words'
+import { praise, titleRuns, withoutNested, WrittenForms, type TitleRun } from './title-words'
 
 /** A narrow theme: listings whose titles share runs of words that most others do not have. */
 export interface Theme {
@@ -108,9 +108,5 @@ function strongest(group: readonly string[], weights: ReadonlyMap<string, number
   const sorted = [...group].sort(
     (a, b) => (weights.get(b) ?? 0) - (weights.get(a) ?? 0) || b.length - a.length || (a < b ? -1 : 1),
   )
-  const within = (a: string, b: string) => ` ${a} `.includes(` ${b} `)
-  const kept: string[] = []
-  for (const run of sorted)
-    if (kept.length < mostPhrases && !kept.some((k) => within(k, run) || within(run, k))) kept.push(run)
-  return kept
+  return withoutNested(sorted, (run) => run).slice(0, mostPhrases)
 }

@@ -1,4 +1,4 @@
-import { isSmall, stemOf, wordsOf } from './title-words'
+import { isSmall, stemOf, stemsOf, wordsOf } from './title-words'
 
 /** A phrase that buyers search for. */
 export interface Searched {
@@ -94,7 +94,7 @@ function wordsInOrder(titles: readonly string[]): Map<string, Word> {
 function merged(searched: readonly Searched[]): (Searched & { stems: string[] })[] {
   const byPhrase = new Map<string, Searched & { stems: string[] }>()
   for (const { phrase, searches } of searched) {
-    const stems = [...new Set(wordsOf(phrase).flatMap((w) => (isSmall(w) ? [] : stemOf(w))))]
+    const stems = stemsOf(phrase)
     const key = [...stems].sort().join(' ')
     const known = byPhrase.get(key)
     if (known) known.searches += searches

@@ -44,6 +44,16 @@ export function stemOf(w: string): string {
 }
 const stems = new Map<string, string>()
 
+/**
+ * The words of a phrase by their stems, each once, joining words left out: in which form and order buyers and sellers write them does
+ * not count.
+ *
+ * @example stemsOf('Feeders for windows') // ['feeder', 'window']
+ */
+export function stemsOf(phrase: string): string[] {
+  return [...new Set(wordsOf(phrase).flatMap((w) => (isSmall(w) ? [] : stemOf(w))))]
+}
+
 /** Whether a word only joins others: it says nothing by itself. */
 export const isSmall = (w: string) => small.has(w)
 
@@ -81,4 +91,15 @@ export class WrittenForms {
     const forms = [...(this.#forms.get(stems) ?? [])]
     return forms.reduce((best, form) => (form[1] > best[1] ? form : best), ['', 0] as [string, number])[0] || stems
   }
+}
+
+/** Of a list in its order those that lie neither within one before them nor around it: a stronger run stands for the weaker. */
+export function withoutNested<T>(list: readonly T[], stemsIn: (of: T) => string): T[] {
+  const kept: T[] = []
+  const isWithin = (a: string, b: string) => ` ${a} `.includes(` ${b} `)
+  for (const one of list) {
+    const run = stemsIn(one)
+    if (!kept.some((k) => isWithin(stemsIn(k), run) || isWithin(run, stemsIn(k)))) kept.push(one)
+  }
+  return kept
 }

@@ -1,7 +1,7 @@
 import cdf from '@stdlib/stats-base-dists-normal-cdf'
 import { falseDiscovery } from '../demand'
 import { logOddsPrior, type WordCount, type WordPull } from './log-odds'
-import { longestRun, titleRuns, WrittenForms } from './title-words'
+import { longestRun, titleRuns, withoutNested, WrittenForms } from './title-words'
 
 export interface SoldTitle {
   title: string
@@ -49,7 +49,7 @@ export function wordsThatSell(titles: readonly SoldTitle[]): SellingWords | null
   const chance = falseDiscovery(pulls.map((p) => 2 * cdf(-Math.abs(p.z), 0, 1)))
   const clear = pulls.filter((_, i) => (chance[i] as number) <= rate)
   const shown = (list: WordPull[]) =>
-    outermost(list)
+    withoutNested(list, (p) => p.word)
       .slice(0, most)
       .map((p) => ({ ...p, stems: p.word, word: forms.of(p.word) }))
   return {
@@ -74,14 +74,6 @@ function countRuns(titles: readonly SoldTitle[], median: number): { counts: Word
       forms.add(run)
     }
   return { counts: byLength.map((counts) => [...counts.values()]), forms }
-}
-
-/** Without those that lie within one before them, or around it: strongest first, so that the stronger one stays. */
-function outermost(list: readonly WordPull[]): WordPull[] {
-  const kept: WordPull[] = []
-  const within = (a: string, b: string) => ` ${a} `.includes(` ${b} `)
-  for (const p of list) if (!kept.some((k) => within(k.word, p.word) || within(p.word, k.word))) kept.push(p)
-  return kept
 }
 
 function middle(values: number[]): number {

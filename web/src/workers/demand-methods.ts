@@ -93,6 +93,7 @@ export function demandMethods(bench: () => Bench) {
         return compareWordings(maker.catalog, bench().finder.search, maker.rules, [first, second])
       },
     },
+    allTerms,
     /** What was read is out of date. */
     forget: () => void (terms = null),
   }

@@ -64,7 +64,7 @@ async function keep(print: string): Promise<void> {
 }
 
 const demand = demandMethods(loaded)
-const look = lookMethods(loaded)
+const look = lookMethods(loaded, demand.allTerms)
 
 const methods = {
   ...demand.methods,

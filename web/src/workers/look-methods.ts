@@ -7,7 +7,7 @@ import type { Capture } from '@sickle/core/intake'
 import { mergeCompeting, type CompetingOffer } from '@sickle/core/room'
 import { postedAbout } from '@sickle/core/social'
 import type { RowRecord } from '@sickle/core/tables'
-import { mergeTerms, type Term } from '@sickle/core/terms'
+import type { Term } from '@sickle/core/terms'
 import { titleBySearches, wordsThatSell } from '@sickle/core/words'
 import type { Bench } from './bench'
 import type { CallContext } from './channel'
@@ -26,13 +26,12 @@ function titlesOf(maker: ItemMaker): TitleIndex {
 }
 
 /** What the Close look asks beyond the item itself; records of the smaller kinds are read from rest when they are first asked for. */
-export function lookMethods(bench: () => Bench) {
+export function lookMethods(bench: () => Bench, allTerms: () => Promise<Term[]>) {
   let competing: Promise<CompetingOffer[]> | null = null
   let social: Promise<[RowRecord[], RowRecord[]]> | null = null
   let restricted: Promise<RowRecord[]> | null = null
   let titles: TitleIndex | null = null
   let prices: Promise<Capture[]> | null = null
-  let terms: Promise<Term[]> | null = null
   const itemOf = (key: string): Promise<Item | null> => bench().itemOf(key)
   return {
     methods: {
@@ -52,7 +51,7 @@ export function lookMethods(bench: () => Bench) {
 
       /** A title of the words that most buyers search for, within the limit; null where no gathered term names these goods. */
       async titleFor(_: CallContext, key: string, limit: number) {
-        const [item, all] = await Promise.all([itemOf(key), (terms ??= capturesOf('terms').then(mergeTerms))])
+        const [item, all] = await Promise.all([itemOf(key), allTerms()])
         return item && titleBySearches(item.listings.map((l) => l.title), all, limit)
       },
 
@@ -108,6 +107,6 @@ export function lookMethods(bench: () => Bench) {
       },
     },
     /** What was read is out of date. */
-    forget: () => void (competing = social = restricted = titles = prices = terms = null),
+    forget: () => void (competing = social = restricted = titles = prices = null),
   }
 } // prettier-ignore
