@@ -69,8 +69,11 @@ export async function buildCatalog(
   )
   const { starts, members } = membersOf(itemOf)
   const life = await itemLives({ listings, sales, starts, members }, categorySeasons(mergeTerms(captures)), (done) =>
-    step(0.7 + 0.3 * done),
+    step(0.7 + 0.2 * done),
   )
+  const joined = { listings, itemOf, items: starts.length - 1 }
+  const reach = await itemReach(captures, joined, (done) => step(0.9 + 0.06 * done))
+  const unpublished = await unpublishedUnits({ listings, sales }, numbered, (done) => step(0.96 + 0.04 * done))
   return {
     listings,
     sales,
@@ -78,8 +81,8 @@ export async function buildCatalog(
     starts,
     members,
     life,
-    reach: itemReach(captures, { listings, itemOf, items: starts.length - 1 }),
-    unpublished: unpublishedUnits(listings, sales, numbered),
+    reach,
+    unpublished,
     windowEnds: windowEnds(reader, sales),
     offers: mergeOffers(captures),
   }

@@ -34,11 +34,16 @@ interface Joined {
 }
 
 /** Reach of every item, one row an item. Records that name no gathered listing are passed over. */
-export function itemReach(captures: readonly Capture[], joined: Joined): Table {
+export async function itemReach(
+  captures: readonly Capture[],
+  joined: Joined,
+  onProgress: (done: number) => Promise<void> = async () => {},
+): Promise<Table> {
   const stores = oneItemStores(joined)
   const met = metRecords(captures, joined)
   const builder = new TableBuilder(columns)
   for (let item = 0; item < joined.items; item++) {
+    if (item % 500 === 0) await onProgress(item / joined.items)
     const found = met.get(item)
     builder.add({
       competingOffers: found && found.sellers.size > 0 ? found.sellers.size : null,

@@ -42,7 +42,11 @@ const columns = ['units', 'low', 'high', ...methods.flatMap((m) => [`${m}Units`,
  *
  * @returns one row a listing; without columns where nothing had to be, or could be, estimated
  */
-export function unpublishedUnits(listings: Table, sales: SalesBlock, captures: readonly NumberedCapture[]): Table {
+export async function unpublishedUnits(
+  { listings, sales }: { listings: Table; sales: SalesBlock },
+  captures: readonly NumberedCapture[],
+  onProgress: (done: number) => Promise<void> = async () => {},
+): Promise<Table> {
   const reader = new ListingReader(listings)
   const isKnown = (row: number) => (sales.seriesOf[row] ?? -1) >= 0 || reader.figure('units', row) !== null
   const unknown: number[] = []
@@ -53,6 +57,7 @@ export function unpublishedUnits(listings: Table, sales: SalesBlock, captures: r
   const curves = rankCurves(reader)
   const builder = new TableBuilder(columns.map((name) => ({ name, type: 'number' as const })))
   for (let row = 0; row < listings.rows; row++) {
+    if (row % 500 === 0) await onProgress(row / listings.rows)
     if (!wanted.has(row)) {
       builder.add({})
       continue
