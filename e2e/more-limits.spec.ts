@@ -43,4 +43,13 @@ test('limits by country, origin and channel; a theme of a branch leads to its it
   await page.goto(`/finds/item/${encodeURIComponent('Marrowgate/61000195')}`)
   await expect(page.getByText(/does not show what it sells: about \d+ units in 30 days, 80 %/)).toBeVisible()
   await expect(page.getByText(/By what buyers search for, within 80 letters/)).toBeVisible()
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write'])
+  await page.getByRole('button', { name: 'Copy' }).click()
+  const title = await page.locator('.cover b').textContent()
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toBe(title)
+  // The same can in another colour is drawn alike, and said to be of another colour.
+  const joined = page.locator('article').filter({ hasText: 'Are these the same goods?' })
+  await joined.getByRole('button', { name: 'Show them, and why' }).click()
+  await expect(joined.getByRole('listitem').filter({ hasText: 'sage' })).toContainText('picture of another colour')
+  await expect(joined.getByRole('listitem').filter({ hasText: 'twin pack' })).toContainText('same picture')
 })

@@ -7,8 +7,8 @@ const kept = 8
 export interface PicturePrint {
   /** 64 bits as 16 hexadecimal digits: which of its slow waves are above the middle one */
   hash: string
-  /** mean colour, 0–255 each */
-  rgb: [number, number, number]
+  /** colour of what stands out from the ground, 0–255 each */
+  rgb: Colour
 }
 
 /**
@@ -22,16 +22,39 @@ export interface PicturePrint {
 export function picturePrint(rgba: ArrayLike<number>): PicturePrint {
   const pixels = printSide * printSide
   if (rgba.length !== pixels * 4) throw new RangeError(`a print is made of ${pixels} pixels, not of ${rgba.length / 4}`)
-  const grey = new Float64Array(pixels)
-  const sum: [number, number, number] = [0, 0, 0]
-  for (let i = 0; i < pixels; i++) {
-    const [r, g, b] = [rgba[i * 4] as number, rgba[i * 4 + 1] as number, rgba[i * 4 + 2] as number]
-    grey[i] = 0.299 * r + 0.587 * g + 0.114 * b
-    sum[0] += r
-    sum[1] += g
-    sum[2] += b
+  const grey = Float64Array.from({ length: pixels }, (_, i) => {
+    const [r, g, b] = pixelAt(rgba, i)
+    return 0.299 * r + 0.587 * g + 0.114 * b
+  })
+  return { hash: hashOf(slowWaves(grey)), rgb: colourOfThing(rgba) }
+}
+
+type Colour = [number, number, number]
+
+function pixelAt(rgba: ArrayLike<number>, i: number): Colour {
+  return [rgba[i * 4] as number, rgba[i * 4 + 1] as number, rgba[i * 4 + 2] as number]
+}
+
+const distance = (a: Colour, b: Colour) => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2])
+
+/**
+ * The mean colour of a picture, each pixel weighing as much as it stands out from the ground, which is the middle colour of its
+ * edge: a small blue pot on a large white ground is blue. A plain picture has its own colour.
+ */
+function colourOfThing(rgba: ArrayLike<number>): Colour {
+  const all = Array.from({ length: printSide * printSide }, (_, i) => pixelAt(rgba, i))
+  const isEdge = (i: number) => [0, printSide - 1].some((e) => i % printSide === e || Math.floor(i / printSide) === e)
+  const edge = all.filter((_, i) => isEdge(i))
+  const middle = (k: 0 | 1 | 2) => edge.map((c) => c[k]).sort((a, b) => a - b)[edge.length >> 1] as number
+  const ground: Colour = [middle(0), middle(1), middle(2)]
+  const sum: Colour = [0, 0, 0]
+  let weight = 0
+  for (const colour of all) {
+    const w = distance(colour, ground)
+    weight += w
+    for (const k of [0, 1, 2] as const) sum[k] += w * colour[k]
   }
-  return { hash: hashOf(slowWaves(grey)), rgb: sum.map((v) => v / pixels) as PicturePrint['rgb'] }
+  return weight === 0 ? ground : (sum.map((v) => Math.round(v / weight)) as Colour)
 }
 
 /** cos(π k (2 i + 1) / 2 n), k row by row */
@@ -89,7 +112,6 @@ const [sameBits, alikeBits, sameColour] = [6, 16, 18]
 
 export function comparePictures(a: PicturePrint, b: PicturePrint): PictureLikeness {
   const bits = hashDistance(a.hash, b.hash)
-  const apart = Math.hypot(a.rgb[0] - b.rgb[0], a.rgb[1] - b.rgb[1], a.rgb[2] - b.rgb[2])
-  if (bits <= sameBits) return apart <= sameColour ? 'same picture' : 'other colour'
+  if (bits <= sameBits) return distance(a.rgb, b.rgb) <= sameColour ? 'same picture' : 'other colour'
   return bits <= alikeBits ? 'alike' : 'unlike'
 }

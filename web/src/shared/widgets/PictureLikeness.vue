@@ -19,7 +19,7 @@ const words = {
 </script>
 
 <template>
-  <span v-if="likeness" title="By the perceptual hash of the two pictures and their mean colour"
+  <span v-if="likeness" title="By the perceptual hash of the two pictures and the colour of what stands out"
     >; {{ words[likeness] }}</span
   >
 </template>

@@ -101,7 +101,7 @@ async function say(change: () => Promise<void>) {
       <p v-if="alike?.length" class="small quiet">Alike, but not joined:</p>
       <ul v-if="alike?.length" class="plain">
         <li v-for="a in alike" :key="a.row.key">
-          <span>{{ a.row.title }}</span>
+          <span>{{ a.row.title }}</span>&nbsp;
           <span class="small quiet"
             >{{ differs(a.likeness) }}{{ priceWords(a) }}<PictureLikeness :mine="item.picture" :other="a.row.picture"
           /></span>
