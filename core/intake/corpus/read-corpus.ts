@@ -1,0 +1,70 @@
+import { readFileSync, readdirSync } from 'node:fs'
+import type { KindName } from '../record-kinds'
+
+/** A column of a file of the corpus: its heading, what a person takes it for, and how its cells are made. */
+export interface CorpusColumn {
+  heading: string
+  /** name of a field, 'tier:10', 'day', '-' for none, '?' where nobody could tell */
+  field: string
+  recipe: string
+}
+
+export interface CorpusFile {
+  kind: KindName
+  language: string
+  format: 'csv' | 'tsv' | 'xlsx' | 'json' | 'ndjson' | 'parquet'
+  delimiter: string
+  decimal: '.' | ','
+  date: string
+  name: string
+  /** the first row is data */
+  noHeading: boolean
+  /** days across the top */
+  wide: boolean
+  /** word of a line of totals at the end */
+  total: string | null
+  /** a line above the heading */
+  preamble: string | null
+  columns: CorpusColumn[]
+  /** kept aside: looked at only to measure */
+  aside: boolean
+}
+
+/** The corpus: every second file, in order, is kept aside. */
+export function readCorpus(): CorpusFile[] {
+  const folder = new URL('.', import.meta.url)
+  const blocks = readdirSync(folder)
+    .filter((name) => name.endsWith('.txt'))
+    .sort()
+    .flatMap((name) => readFileSync(new URL(name, folder), 'utf8').split(/^@ /m).slice(1))
+  return blocks.map((block, i) => ({ ...readBlock(block), aside: i % 2 === 1 }))
+}
+
+function readBlock(block: string): Omit<CorpusFile, 'aside'> {
+  const [head = '', ...rest] = block.split('\n')
+  const [kind = '', language = '', form = ''] = head.split(' ')
+  const option = (name: string) => new RegExp(`\\b${name}=(?:"([^"]*)"|(\\S+))`).exec(head)?.slice(1).find(Boolean)
+  const format = form.replace(/[^a-z]/g, '') as CorpusFile['format']
+  return {
+    kind: kind as KindName,
+    language,
+    format,
+    delimiter: format === 'tsv' ? '\t' : form.replace(/[a-z]/g, '') || ',',
+    decimal: (option('dec') ?? '.') as '.' | ',',
+    date: option('date') ?? 'iso',
+    name: /"([^"]+)"/.exec(head.replace(/\w+="[^"]*"/g, ''))?.[1] ?? 'unnamed',
+    noHeading: / nohead /.test(head),
+    wide: / wide/.test(head),
+    total: option('total') ?? null,
+    preamble: option('pre') ?? null,
+    columns: rest
+      .join(' ')
+      .replace(/#[^|@]*\bdata file\b.*/, '')
+      .split(' | ')
+      .map((text) => {
+        const m = /^\s*(.+?) => (\S+) ~ (.+?)\s*$/.exec(text)
+        if (!m) throw new Error(`not a column: ${text}`)
+        return { heading: m[1] ?? '', field: m[2] ?? '', recipe: m[3] ?? '' }
+      }),
+  }
+}
