@@ -36,7 +36,7 @@ async function catalogOf(world: World): Promise<Known> {
   const captures: Capture[] = []
   for (const { name, bytes, answers } of await demoBytes(demoFiles(world))) {
     const opened = await openFile(new File([bytes as Uint8Array<ArrayBuffer>], name))
-    const { mapping } = proposeMapping(opened, 0)
+    const { mapping } = proposeMapping(opened, Date.UTC(2026, 11, 1))
     const answered = {
       ...mapping,
       market: answers.market ?? null,

@@ -1,6 +1,6 @@
 import { buildCatalog, ItemMaker, noCorrections, plainRules, type Item } from '@sickle/core/catalog'
 import { isValidGtin } from '@sickle/core/identity'
-import { importRows, openFile, proposeMapping, type Capture } from '@sickle/core/intake'
+import { importRows, openFile, openQuestions, proposeMapping, type Capture } from '@sickle/core/intake'
 import { scheduleFromJson } from '@sickle/core/margin'
 import { demoFiles, demoRates, demoSchedules, makeWorld, markets, type World } from '.'
 
@@ -16,7 +16,7 @@ beforeAll(async () => {
     if (typeof file.content !== 'string') continue
     const bytes = Buffer.from(file.content, file.encoding === 'utf-8' ? 'utf8' : 'latin1')
     const opened = await openFile(new File([bytes], file.name))
-    const proposal = proposeMapping(opened, 0)
+    const proposal = proposeMapping(opened, Date.UTC(2026, 11, 1))
     const mapping = {
       ...proposal.mapping,
       market: file.answers.market ?? null,
@@ -25,7 +25,7 @@ beforeAll(async () => {
     const result = await importRows(opened, mapping)
     mappings[file.name] = {
       kind: mapping.kind,
-      questions: proposal.questions.map((q) => q.about),
+      questions: openQuestions(proposal.questions, proposal.mapping).map((q) => q.about),
       rejected: result.rejected.length,
       taken: result.taken,
     }

@@ -1,5 +1,5 @@
 import { isoDay } from '../identity'
-import { recordKind, tiersFromText, type FieldType, type KindName } from '../intake'
+import { keptFields, recordKind, tiersFromText, type FieldType, type KindName } from '../intake'
 import { numberAt, numbers, textAt, textColumn, type Table } from '../tables'
 
 /** A column as it leaves Sickle: plain values in the units people use, no codes and no scaled whole numbers. */
@@ -22,11 +22,12 @@ export interface ExportedColumn {
  * @param tables segments of one table, in order
  */
 export function exportedColumns(tables: readonly Table[], kind: KindName): ExportedColumn[] {
-  return recordKind(kind)
-    .fields.filter((f) => tables.some((t) => t.columns[f.name]))
+  return keptFields(recordKind(kind))
+    .filter((f) => tables.some((t) => t.columns[f.name]))
     .map(({ name, label, help, type, required = false }) => ({
       name,
-      label,
+      // the intake is told that 0.25 is 25 %, so that it never has to guess
+      label: type === 'ratio' ? `${label} (share)` : label,
       help,
       required,
       type: exportedType(type),

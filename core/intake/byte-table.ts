@@ -1,7 +1,8 @@
 import type { RowRecord, Table } from '../tables'
 import { FigureColumn } from './figure-column'
 import type { Mapping } from './propose-mapping'
-import { isNumeric, recordKind } from './record-kinds'
+import { styleOfField } from './cell-style'
+import { isNumeric, keptFields, recordKind } from './record-kinds'
 import { WordColumn } from './word-column'
 
 export type ByteColumn = WordColumn | FigureColumn
@@ -13,9 +14,10 @@ export class ByteTable {
   #rows = 0
 
   constructor(mapping: Mapping) {
-    this.columns = recordKind(mapping.kind).fields.map((f) =>
-      isNumeric(f.type) ? new FigureColumn(f, mapping) : new WordColumn(f, mapping),
-    )
+    this.columns = keptFields(recordKind(mapping.kind)).map((f) => {
+      const style = styleOfField(mapping, f.name)
+      return isNumeric(f.type) ? new FigureColumn(f, style) : new WordColumn(f, style)
+    })
     this.#byName = new Map(this.columns.map((c) => [c.field.name, c]))
   }
 

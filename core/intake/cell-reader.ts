@@ -1,4 +1,4 @@
-import type { Mapping } from './propose-mapping'
+import type { CellStyle } from './cell-style'
 import type { Cell } from './opened-file'
 import { currencyInCell, readValue } from './read-value'
 import type { Field } from './record-kinds'
@@ -13,8 +13,8 @@ export interface ReadCell {
 }
 
 /** A cell as its column reads it. */
-export function readCell(cell: Cell, field: Field, mapping: Mapping): ReadCell {
-  const { value, reason } = readValue(cell, field.type, mapping)
+export function readCell(cell: Cell, field: Field, style: CellStyle): ReadCell {
+  const { value, reason } = readValue(cell, field.type, style)
   const currency = field.type === 'money' && value !== null ? currencyInCell(cell) : null
   return { value, reason: reason ?? null, currency }
 }
@@ -25,8 +25,8 @@ const remembered = 8192
  * A function that reads the cells of one column. What a column says it mostly says again (prices, days, stores, counts), so
  * readings are remembered; a column where nearly every cell differs is found out and read plainly.
  */
-export function cellReader(field: Field, mapping: Mapping): (cell: Cell) => ReadCell {
-  const read = (cell: Cell) => readCell(cell, field, mapping)
+export function cellReader(field: Field, style: CellStyle): (cell: Cell) => ReadCell {
+  const read = (cell: Cell) => readCell(cell, field, style)
   let known: Map<Cell, ReadCell> | null = new Map()
   let hits = 0
   return (cell) => {

@@ -7,9 +7,14 @@ export interface DateOrderGuess {
   order: DateOrder
   sure: boolean
   example: string | null
+  /** days that can be written in one order only */
+  votes: number
 }
 
 const numeric = /^(\d{1,2})[./-](\d{1,2})[./-](\d{4}|\d{2})\b/
+
+/** no day that a person writes is longer */
+const longest = 80
 
 /** 25/12 can only be day first and 12/25 only month first; where nothing decides, dots speak for day first, else it is asked. */
 export function guessDateOrder(texts: Iterable<string>): DateOrderGuess {
@@ -17,6 +22,7 @@ export function guessDateOrder(texts: Iterable<string>): DateOrderGuess {
   let mdy = 0
   let doubtful: string | null = null
   for (const text of texts) {
+    if (text.length > longest) continue
     const m = numeric.exec(text.trim())
     if (!m) continue
     const [a, b] = [Number(m[1]), Number(m[2])]
@@ -26,7 +32,12 @@ export function guessDateOrder(texts: Iterable<string>): DateOrderGuess {
     else if (a !== b) doubtful ??= text.trim()
   }
   const sure = dmy > 0 !== mdy > 0 || (doubtful === null && mdy === 0)
-  return { order: mdy > dmy ? 'mdy' : 'dmy', sure, example: sure ? null : doubtful }
+  return {
+    order: mdy > dmy ? 'mdy' : 'dmy',
+    sure,
+    example: sure ? null : doubtful,
+    votes: Math.floor(Math.max(dmy, mdy)),
+  }
 }
 
 /**
@@ -36,6 +47,7 @@ export function guessDateOrder(texts: Iterable<string>): DateOrderGuess {
  * @example parseDay('31.02.2026', 'dmy') // null: there is no such day
  */
 export function parseDay(text: string, order: DateOrder): number | null {
+  if (text.length > longest) return null
   const t = text.trim()
   let m = /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?:$|[T ])/.exec(t)
   if (m) return dayNumber(Number(m[1]), Number(m[2]), Number(m[3]))

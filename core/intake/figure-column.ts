@@ -1,6 +1,6 @@
 import type { Column } from '../tables'
 import { MetCells, cellState, type BlockView } from './met-cells'
-import type { Mapping } from './propose-mapping'
+import type { CellStyle } from './cell-style'
 import type { Field } from './record-kinds'
 import { cellMark } from './split-bytes'
 
@@ -16,13 +16,15 @@ export class FigureColumn {
   /** by row of that block, where an amount names its currency itself */
   currencies: (string | undefined)[] | null = null
   readonly #decimal: number
+  readonly #isPercent: boolean
   readonly #met: MetCells
   #numbers = new Float64Array(0)
 
-  constructor(field: Field, mapping: Mapping) {
+  constructor(field: Field, style: CellStyle) {
     this.field = field
-    this.#decimal = mapping.number.decimal === '.' ? point : comma
-    this.#met = new MetCells(field, mapping, () => NaN)
+    this.#decimal = style.number.decimal === '.' ? point : comma
+    this.#isPercent = style.ratio === 'percent'
+    this.#met = new MetCells(field, style, () => NaN)
   }
 
   /**
@@ -48,7 +50,7 @@ export class FigureColumn {
       const end = ends[cell] as number
       if (marks[cell] === cellMark.doubled) plain[row] = 0
       else if (start < end) {
-        const value = mayBePlain ? valueAs(type, plainFigure(bytes, start, end, this.#decimal)) : NaN
+        const value = mayBePlain ? valueAs(type, plainFigure(bytes, start, end, this.#decimal), this.#isPercent) : NaN
         if (value === value) values[row] = value
         else this.#takeMet(row, this.#met.find(view, start, end, hashes[cell] as number), plain)
       }
@@ -117,10 +119,10 @@ function plainFigure(bytes: Uint8Array, start: number, end: number, decimal: num
 }
 
 /** A figure as its field holds it; NaN where the field needs a closer look. */
-function valueAs(type: Field['type'], tenThousandths: number): number {
+function valueAs(type: Field['type'], tenThousandths: number, isPercent: boolean): number {
   if (type === 'money') return tenThousandths
   const value = tenThousandths / 10_000
-  if (type === 'ratio') return value > 3 ? value / 100 : value
+  if (type === 'ratio') return isPercent ? value / 100 : value
   if (type === 'rating') return value > 5 ? NaN : value
   return Number.isInteger(value) ? value : NaN
 }

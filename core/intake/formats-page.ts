@@ -1,4 +1,4 @@
-import { recordKinds, type FieldType } from './record-kinds'
+import { recordKinds, type Field, type FieldType, type Language } from './record-kinds'
 
 const types: Record<FieldType, string> = {
   text: 'words',
@@ -21,8 +21,7 @@ export function formatsPage(): string {
   return recordKinds
     .map((kind) => {
       const rows = kind.fields.map(
-        (f) =>
-          `| ${f.label}${f.required ? ' *' : ''} | ${bar(types[f.type])} | ${f.says.slice(0, 5).join(', ') || '1-9, 10-49, 50+'} | ${bar(f.help)} |`,
+        (f) => `| ${f.label}${f.required ? ' *' : ''} | ${bar(types[f.type])} | ${knownBy(f)} | ${bar(f.help)} |`,
       )
       return [
         `## ${kind.label}`,
@@ -35,6 +34,13 @@ export function formatsPage(): string {
       ].join('\n')
     })
     .join('\n\n')
+}
+
+/** A few of its headings, some of them from abroad. */
+function knownBy(field: Field): string {
+  const of = (language: Language, most: number) => (field.says[language] ?? '').split(', ').slice(0, most)
+  const known = [...of('en', 4), ...of('de', 1), ...of('fr', 1), ...of('es', 1)].filter((w) => w !== '')
+  return field.type === 'tiers' ? `1-9, 10-49, 50+; ${known.join(', ')}` : [...new Set(known)].join(', ')
 }
 
 /** A bar inside a cell would end it. */

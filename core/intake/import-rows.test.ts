@@ -2,10 +2,12 @@ import Papa from 'papaparse'
 import fc from 'fast-check'
 import { zipSync, strToU8 } from 'fflate'
 import {
-  applyRemembered,
   guardFormula,
   importRows,
+  learnFrom,
+  nothingLearned,
   openFile,
+  openQuestions,
   proposeMapping,
   rejectedAsTable,
   shapeOf,
@@ -14,10 +16,11 @@ import {
 } from '.'
 import { numbers, textAt, textColumn } from '../tables'
 
+const now = Date.UTC(2026, 5, 1)
 const file = (content: BlobPart, name = 'a.csv') => new File([content], name)
 async function bring(content: BlobPart, name = 'a.csv', answers = {}) {
   const opened = await openFile(file(content, name))
-  const proposal = proposeMapping(opened, 0)
+  const proposal = proposeMapping(opened, now)
   return {
     opened,
     proposal,
@@ -74,11 +77,15 @@ test('rows that cannot be taken come back with number and reason, can be correct
     .replace('free,2', '5.00,2')
   const back = await openFile(file(again, 'not-taken.csv'))
   expect(shapeOf(back.headings)).toBe(shapeOf(opened.headings))
-  const mapping = applyRemembered(
-    { headings: opened.headings, mapping: { ...proposal.mapping, market: 'Marrowgate' } },
-    back.headings,
-    proposal.mapping,
-  )
+  const final = { ...proposal.mapping, market: 'Marrowgate' }
+  const about = { headings: opened.headings, holds: [], file: 'a.csv' }
+  const learned = learnFrom(nothingLearned, about, {
+    proposed: proposal.mapping,
+    guess: proposal.mapping.columns,
+    final,
+  })
+  const { mapping, answered } = proposeMapping(back, now, { learned })
+  expect([mapping.market, answered, learned.columns]).toEqual(['Marrowgate', true, []])
   const second = await importRows(back, mapping)
   expect(second.taken).toBe(2)
   expect(textAt(textColumn(second.table, 'title'), 0)).toBe('Mended')
@@ -120,7 +127,8 @@ test('truly ambiguous files lead to a question', async () => {
   const opened = await openFile(
     file('Listing ID,Date,Units,Price\nA,01/02/2026,1,"$ 1.234"\nA,03/04/2026,2,"$ 5.678"\n'),
   )
-  expect(proposeMapping(opened, 0).questions.map((q) => q.about)).toEqual(['order', 'number', 'currency', 'market'])
+  const { questions, mapping } = proposeMapping(opened, now)
+  expect(openQuestions(questions, mapping).map((q) => q.about)).toEqual(['order', 'number', 'currency', 'market'])
 })
 
 test('splitting agrees with PapaParse on hostile CSV, across chunk borders', async () => {
@@ -147,7 +155,7 @@ test('splitting agrees with PapaParse on hostile CSV, across chunk borders', asy
 test('a long file is read in pieces, with progress, and can be stopped', async () => {
   const lines = Array.from({ length: 60_000 }, (_, i) => `${i},"Bird bath, no. ${i}",${(i % 90) + 0.5},${i % 7}`)
   const opened = await openFile(file(`Item ID,Title,Price (EUR),Units sold\n${lines.join('\n')}`))
-  const { mapping } = proposeMapping(opened, 0)
+  const { mapping } = proposeMapping(opened, now)
   const seen: number[] = []
   const result = await importRows(opened, { ...mapping, market: 'M' }, { onProgress: (done) => seen.push(done) })
   expect(result.taken).toBe(60_000)
@@ -176,6 +184,6 @@ test.each(['bytes', 'text'])('a row without an end is refused with its number, r
   const text = `Item ID,Title,Price\r\n1,Herb trough,2.00\r\n"${'and so on, '.repeat(2_500_000)}`
   const opened = await openFile(new File([text], 'endless.csv'))
   const { byteRows, ...plain } = opened
-  const run = importRows(lane === 'bytes' ? { ...plain, byteRows } : plain, { ...proposeMapping(opened, 0).mapping, market: 'M', currency: 'EUR' })
+  const run = importRows(lane === 'bytes' ? { ...plain, byteRows } : plain, { ...proposeMapping(opened, now).mapping, market: 'M', currency: 'EUR' })
   await expect(run).rejects.toMatchObject({ code: 'row-too-long', details: { row: 3, megabytes: 16 } })
 }) // prettier-ignore

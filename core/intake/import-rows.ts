@@ -42,6 +42,7 @@ export interface ImportOptions {
 }
 
 const kept = 20_000
+const mostTold = 100
 
 /**
  * Reads every row under the mapping into a typed table. Rows that cannot be taken come back with number and reason;
@@ -85,10 +86,19 @@ export async function importRows(
       else result.doubtsMore++
     }
   }
+  /** Fields that the first rows do not have: each is told of once. */
+  const told = new Set<string>()
+  const strange = (row: number, names: readonly string[]) => {
+    for (const name of names) {
+      if (told.has(name) || told.size >= mostTold) continue
+      told.add(name)
+      result.doubts.push({ row, field: name, reason: 'a name that none of the first rows has: it is not read' })
+    }
+  }
   const lane =
     file.byteRows && isForBytes(mapping)
       ? byteLane(file.byteRows, mapping, look, (day) => days.add(day))
-      : textLane(file, mapping, look)
+      : textLane(file, mapping, look, strange)
   for await (const { done, taken } of lane.steps(signal)) {
     result.taken += taken
     if (onSegment && lane.rows() >= segmentRows) {

@@ -4,6 +4,7 @@ import { exportedColumns } from '../exports'
 import { importRows } from './import-rows'
 import { openFile } from './open-file'
 import { proposeMapping } from './propose-mapping'
+import { Recogniser } from './recognise/guess-columns'
 
 const pick = (...cells: string[]) => fc.constantFrom(...cells)
 const cells = {
@@ -18,6 +19,7 @@ const cells = {
   EAN: pick('4006381333931', '4006381333930', ''),
   Currency: pick('EUR', 'usd', '€', '', 'XXXX'),
 } // prettier-ignore
+const recogniser = new Recogniser()
 const headings = Object.keys(cells)
 const row = fc.tuple(...Object.values(cells))
 
@@ -28,7 +30,7 @@ test('from bytes or from text: the same records, the same refusals, the same dou
       const table = rows.map((r) => names.map((n) => r[headings.indexOf(n)] ?? ''))
       const text = Papa.unparse([names, ['id0', 'A plain row', '3.20', ...names.slice(3).map(() => '')], ...table], { newline, quotes }) + newline + broken
       const file = await openFile(new File([text], 'x.csv'))
-      const mapping = { ...proposeMapping(file, 0).mapping, market: 'Marrowgate', currency: 'EUR' }
+      const mapping = { ...proposeMapping(file, Date.UTC(2026, 11, 1), { recogniser }).mapping, market: 'Marrowgate', currency: 'EUR' }
       if (mapping.kind === 'offers') return
       const { byteRows, ...plain } = file
       expect(byteRows).toBeDefined()
@@ -44,7 +46,7 @@ test('segments hold the words of their own rows only', async () => {
   const text = `Item ID,Title,Price\n${Array.from({ length: 40 }, (_, i) => `i${i},A title of its own ${i},${i % 7 ? '2.00' : 'free'}`).join('\n')}\n`
   const file = await openFile(new File([text], 'x.csv'))
   const words: number[] = []
-  const { mapping } = proposeMapping(file, 0)
+  const { mapping } = proposeMapping(file, Date.UTC(2026, 11, 1), { recogniser })
   const { taken, table } = await importRows(
     file,
     { ...mapping, market: 'Marrowgate', currency: 'EUR' },

@@ -3,7 +3,7 @@ import { ByteImporter, type CloserLook } from './import-bytes'
 import type { OpenedFile } from './opened-file'
 import type { Mapping } from './propose-mapping'
 import { RepeatFinder } from './repeat-finder'
-import { isNumeric, recordKind } from './record-kinds'
+import { isNumeric, keptFields, recordKind } from './record-kinds'
 
 /** A way for a file's rows into tables, step by step. */
 export interface Lane {
@@ -16,8 +16,13 @@ export interface Lane {
 }
 
 /** Every row as text: any format, any mapping. */
-export function textLane(file: OpenedFile, mapping: Mapping, look: CloserLook): Lane {
-  const specs = recordKind(mapping.kind).fields.map((f) => ({
+export function textLane(
+  file: OpenedFile,
+  mapping: Mapping,
+  look: CloserLook,
+  onStrange: (row: number, names: readonly string[]) => void = () => undefined,
+): Lane {
+  const specs = keptFields(recordKind(mapping.kind)).map((f) => ({
     name: f.name,
     type: isNumeric(f.type) ? ('number' as const) : ('text' as const),
   }))
@@ -32,13 +37,15 @@ export function textLane(file: OpenedFile, mapping: Mapping, look: CloserLook): 
     },
     async *steps(signal) {
       for await (const { batch, done } of file.rows(signal)) {
-        for (const { row, cells } of batch)
+        for (const { row, cells, strange } of batch) {
+          onStrange(row, strange ?? [])
           look(
             row,
             cells,
             () => repeats.seen(row, cells),
             (record) => void builder.add(record),
           )
+        }
         yield { done, taken: 0 }
       }
     },

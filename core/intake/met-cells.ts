@@ -1,7 +1,7 @@
 import { ByteDictionary } from '../tables'
 import { readCell } from './cell-reader'
 import type { ByteRows } from './opened-file'
-import type { Mapping } from './propose-mapping'
+import type { CellStyle } from './cell-style'
 import type { Field } from './record-kinds'
 
 /** What a cell came to, beside its value. */
@@ -16,7 +16,7 @@ const decoder = new TextDecoder()
 /** Cells of a column that are not plain, each read as `readValue` reads it, once for each thing that it says. */
 export class MetCells {
   readonly #field: Field
-  readonly #mapping: Mapping
+  readonly #style: CellStyle
   readonly #codeOf: (word: string) => number
   readonly #met = new ByteDictionary()
   readonly #states: number[] = []
@@ -24,9 +24,9 @@ export class MetCells {
   readonly #currencies: (string | null)[] = []
 
   /** @param codeOf the number of a word that a cell came to */
-  constructor(field: Field, mapping: Mapping, codeOf: (word: string) => number) {
+  constructor(field: Field, style: CellStyle, codeOf: (word: string) => number) {
     this.#field = field
-    this.#mapping = mapping
+    this.#style = style
     this.#codeOf = codeOf
   }
 
@@ -60,7 +60,7 @@ export class MetCells {
   }
 
   #readNew(text: string): void {
-    const { value, reason, currency } = readCell(text, this.#field, this.#mapping)
+    const { value, reason, currency } = readCell(text, this.#field, this.#style)
     this.#currencies.push(currency)
     this.#states.push(reason !== null ? cellState.notPlain : value === null ? cellState.unknown : cellState.known)
     this.#values.push(typeof value === 'string' ? this.#codeOf(value) : (value ?? NaN))

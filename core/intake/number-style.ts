@@ -10,6 +10,8 @@ export interface NumberStyleGuess {
   sure: boolean
   /** a number that shows the doubt */
   example: string | null
+  /** how much speaks for the style; 0 where nothing does */
+  votes: number
 }
 
 /**
@@ -37,21 +39,25 @@ export function guessNumberStyle(texts: Iterable<string>): NumberStyleGuess {
   const decimal = votes[','] > votes['.'] ? ',' : '.'
   const other = decimal === '.' ? ',' : '.'
   const sure = votes['.'] + votes[','] > 0 || doubtful === null
-  return { style: { decimal, group: group || other }, sure, example: sure ? null : doubtful }
+  return { style: { decimal, group: group || other }, sure, example: sure ? null : doubtful, votes: votes[decimal] }
 }
+
+/** no number that a person writes is longer */
+const longest = 60
 
 /** The digits and marks of a number in text, without signs of currency, percent and spaces at the ends; null where it is none. */
 export function bareNumber(text: string): string | null {
+  if (text.length > longest) return null
   let bare = text
     .normalize('NFKC')
     .replace(/[\u2212\u2013]/g, '-')
+    .replace(/\s+/g, ' ')
     .trim()
-  const negative = /^\(.*\)$/.test(bare) || /-$/.test(bare)
+  const negative = (bare.startsWith('(') && bare.endsWith(')')) || bare.endsWith('-')
   bare = bare.replace(/^\(|\)$|-$/g, '').trim()
   bare = bare
-    .replace(/^([-+]?)\s*(?:\p{Sc}|[A-Z]{3}|zł|kr|Fr)\.?\s*/u, '$1')
-    .replace(/\s*(?:\p{Sc}|[A-Z]{3}|zł|Kč|kr|Fr|%)\.?$/u, '')
-    .replace(/\s+/g, ' ')
+    .replace(/^([-+]?) ?(?:[A-Z]{0,2}\p{Sc}|[A-Z]{3}|zł|kr|Fr)\.? ?/u, '$1')
+    .replace(/ ?(?:[A-Z]{0,2}\p{Sc}|[A-Z]{3}|zł|Kč|kr|Fr|%)\.?$/u, '')
     .replace(/^\+/, '')
   if (!/^-?\d[\d.,' ]*$/.test(bare) && !/^-?[.,]\d+$/.test(bare)) return null
   return negative ? `-${bare}` : bare

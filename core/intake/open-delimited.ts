@@ -37,7 +37,7 @@ export async function openDelimited(file: FileSource, encoding: Encoding): Promi
     headings: heading.headings,
     sample: number(grid.slice(first), first + 1).slice(0, limits.sampleRows),
     rows: (signal) => readRows(file, encoding, form, first, signal),
-    ...(encoding === 'utf-8' && form.newline !== '\r' ? { byteRows: byteRowsOf(file, first, form) } : {}),
+    ...(encoding === 'utf-8' ? { byteRows: byteRowsOf(file, first, form) } : {}),
   }
 }
 
@@ -61,7 +61,7 @@ export function detectDelimiter(text: string): string {
 }
 
 function parse(text: string, form: BlockForm, cut: boolean): { rows: string[][]; used: number } {
-  const split = splitRows(text, form.delimiter, form.newline, !cut)
+  const split = splitRows(text, form.delimiter, !cut)
   if (split) return split
   // Irregular quoting is read as PapaParse reads it. Papa.Parser is what Papa's own streamers are built on; `ignoreLastRow` leaves a row that is not whole yet.
   const result = new Papa.Parser({ ...form, quoteChar: '"' }).parse(text, 0, cut) as unknown as {
@@ -146,7 +146,7 @@ export async function* readBlocks(
     const atEnd = at >= file.size
     if (!atEnd) next = readNext()
     const done = Math.min(1, at / file.size)
-    const edges: CellEdges = splitBytes(bytes, form.delimiter.charCodeAt(0), atEnd, form.newline === '\r\n', spare)
+    const edges: CellEdges = splitBytes(bytes, form.delimiter.charCodeAt(0), atEnd, spare)
     if (edges.rows > 0) {
       const back = yield { block: { bytes, edges, firstRow: row }, done }
       // edges that went to another thread are gone

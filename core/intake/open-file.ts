@@ -1,11 +1,17 @@
 import { Problem } from '../problem'
 import { detectEncoding, looksBinary } from './decode-text'
 import { limits, type FileSource, type OpenedFile } from './opened-file'
-import { openBook } from './open-book'
+import { openBook } from './book/open-book'
 import { openDelimited } from './open-delimited'
-import { openJson } from './open-json'
-import { openNdjson } from './open-ndjson'
-import { openParquet } from './open-parquet'
+import { openJson } from './json/open-json'
+import { openNdjson } from './json/open-ndjson'
+import { openParquet } from './parquet/open-parquet'
+
+export interface OpenOptions {
+  signal?: AbortSignal
+  /** share of what opening takes, 0–1 */
+  onProgress?: (done: number) => void
+}
 
 /**
  * Opens any file Sickle can read, by what is in it (the name's ending is not trusted).
@@ -13,10 +19,14 @@ import { openParquet } from './open-parquet'
  * @param sheet which sheet of a spreadsheet; the fullest table where null
  * @throws Problem 'file-empty', 'file-binary', 'file-old-spreadsheet', 'file-too-large', 'file-no-table', 'file-wide' and those of the formats
  */
-export async function openFile(file: FileSource, sheet: string | null = null): Promise<OpenedFile> {
+export async function openFile(
+  file: FileSource,
+  sheet: string | null = null,
+  options: OpenOptions = {},
+): Promise<OpenedFile> {
   if (file.size === 0) throw new Problem('file-empty', { file: file.name })
   const head = new Uint8Array(await file.slice(0, 64_000).arrayBuffer())
-  const opened = await openByContent(file, head, sheet)
+  const opened = await openByContent(file, head, sheet, options)
   if (opened.sample.length === 0) throw new Problem('file-no-table', { file: file.name })
   if (opened.headings.length > limits.columns) {
     throw new Problem('file-wide', { file: file.name, columns: opened.headings.length, limit: limits.columns })
@@ -24,14 +34,19 @@ export async function openFile(file: FileSource, sheet: string | null = null): P
   return opened
 }
 
-async function openByContent(file: FileSource, head: Uint8Array, sheet: string | null): Promise<OpenedFile> {
+async function openByContent(
+  file: FileSource,
+  head: Uint8Array,
+  sheet: string | null,
+  options: OpenOptions,
+): Promise<OpenedFile> {
   if (head[0] === 0x50 && head[1] === 0x4b && head[2] === 3) {
     checkSize(file, 'spreadsheet', limits.bookMegabytes)
-    return openBook(file, sheet)
+    return openBook(file, sheet, options)
   }
   if (startsWith(head, 'PAR1')) {
     checkSize(file, 'Parquet', limits.parquetMegabytes)
-    return openParquet(file)
+    return openParquet(file, options)
   }
   if (head[0] === 0xd0 && head[1] === 0xcf && head[2] === 0x11) {
     throw new Problem('file-old-spreadsheet', { file: file.name })
@@ -44,7 +59,7 @@ async function openByContent(file: FileSource, head: Uint8Array, sheet: string |
   if (start[0] !== '{' && start[0] !== '[') return openDelimited(file, encoding)
   if (isNdjson(start, head.length === file.size)) return openNdjson(file, encoding)
   checkSize(file, 'JSON', limits.jsonMegabytes)
-  return openJson(file, encoding)
+  return openJson(file, encoding, options)
 }
 
 function startsWith(head: Uint8Array, mark: string): boolean {

@@ -13,6 +13,9 @@ export interface FileSource {
   arrayBuffer(): Promise<ArrayBuffer>
 }
 
+/** A file that is read by pieces only. */
+export type SlicedSource = Omit<FileSource, 'stream' | 'lastModified'>
+
 /** A block of a file as it stands in its bytes, whole rows only. */
 export interface ByteRows {
   bytes: Uint8Array
@@ -31,6 +34,8 @@ export interface BlockForm {
 export type BlockStep = ({ block: ByteRows } | { batch: NumberedRow[] }) & { done: number }
 
 export interface NumberedRow {
+  /** names that the first rows do not have: their values are not read, which is told */
+  strange?: string[]
   /** as the user counts rows in the file, from 1 */
   row: number
   cells: Cell[]
@@ -47,6 +52,8 @@ export interface OpenedFile {
   /** the texts that stand above the heading row, or beside the records in JSON */
   notes: string[]
   headings: string[]
+  /** what of it is not read, or not to be relied on, in sentences */
+  warnings?: string[]
   /** the first rows, to judge and to show */
   sample: NumberedRow[]
   /** All rows under the heading in batches, with the share of the file read so far (0–1). Can be called again. */
@@ -63,10 +70,9 @@ export interface OpenedFile {
 
 export const limits = {
   textMegabytes: 400,
-  bookMegabytes: 50,
-  jsonMegabytes: 100,
+  bookMegabytes: 200,
+  jsonMegabytes: 400,
   parquetMegabytes: 400,
-  unzippedMegabytes: 400,
   rowMegabytes: 16,
   columns: 400,
   depth: 40,

@@ -2,6 +2,7 @@ import type { RowRecord } from '../tables'
 import type { Mapping } from './propose-mapping'
 import { isBlank, type Cell } from './opened-file'
 import { cellReader } from './cell-reader'
+import { styleAt } from './cell-style'
 import { readValue } from './read-value'
 import { recordKind, type Field } from './record-kinds'
 import { tiersFromText, tiersToText, type Tier } from './tiers'
@@ -23,7 +24,7 @@ export function rowReader(mapping: Mapping): (cells: readonly Cell[]) => ReadRow
   const byName = new Map(kind.fields.map((f) => [f.name, f]))
   const columns = mapping.columns.flatMap((use, at) => {
     const field = use.as === 'field' ? byName.get(use.field) : undefined
-    return field ? [{ at, field, read: cellReader(field, mapping) }] : []
+    return field ? [{ at, field, read: cellReader(field, styleAt(mapping, at)) }] : []
   })
   const tierColumns = mapping.columns.flatMap((use, at) => (use.as === 'tier' ? [{ at, from: use.from }] : []))
   const dayColumns = mapping.columns.flatMap((use, at) => (use.as === 'day' ? [{ at, day: use.day }] : []))
@@ -73,7 +74,7 @@ function readTiers(
   }
   const tiers: Tier[] = []
   for (const { at, from } of columns) {
-    const { value, reason } = readValue(cells[at] ?? null, 'money', mapping)
+    const { value, reason } = readValue(cells[at] ?? null, 'money', styleAt(mapping, at))
     if (reason !== undefined) doubts.push({ field: 'tiers', reason })
     if (typeof value === 'number') tiers.push({ from, priceE4: value })
   }
@@ -133,7 +134,7 @@ function wide(
   const days: { day: number; units: number }[] = []
   for (const { at, day } of columns) {
     if (isBlank(cells[at])) continue
-    const { value, reason } = readValue(cells[at] ?? null, 'count', mapping)
+    const { value, reason } = readValue(cells[at] ?? null, 'count', styleAt(mapping, at))
     if (reason !== undefined) doubts.push({ field: 'units', reason })
     if (typeof value === 'number') days.push({ day, units: value })
   }

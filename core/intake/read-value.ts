@@ -1,8 +1,10 @@
 import { decodeHTML } from 'entities'
 import { normaliseGtin } from '../identity'
 import { isCurrencyCode, recogniseCurrency } from '../money'
-import { parseDay, type DateOrder } from './day-style'
-import { bareNumber, e4OfPlain, plainNumber, type NumberStyle } from './number-style'
+import type { CellStyle } from './cell-style'
+import { isoDay } from '../identity'
+import { parseDay } from './day-style'
+import { bareNumber, e4OfPlain, plainNumber } from './number-style'
 import type { Cell } from './opened-file'
 import type { FieldType } from './record-kinds'
 import { tiersFromCell, tiersToText } from './tiers'
@@ -15,7 +17,7 @@ const longestUnknown = 7
 const maxText = 2000
 
 /** Reads one cell as a field's type. Nothing is rounded or guessed: what does not fit has a reason a user can act on. */
-export function readValue(cell: Cell, type: FieldType, style: { number: NumberStyle; order: DateOrder }): ReadValue {
+export function readValue(cell: Cell, type: FieldType, style: CellStyle): ReadValue {
   if (cell === null || typeof cell === 'boolean') {
     return { value: typeof cell === 'boolean' && type === 'text' ? String(cell) : null }
   }
@@ -36,16 +38,14 @@ export function readValue(cell: Cell, type: FieldType, style: { number: NumberSt
     }
     case 'currency':
       return readCurrency(text)
-    case 'day': {
-      const day = parseDay(text, style.order)
-      return day === null ? fail(`'${text}' is no date`) : { value: day }
-    }
+    case 'day':
+      return readDay(text, style)
     case 'lead':
       return readLead(text)
     case 'tiers':
       return readTierCell(text)
     default:
-      return readNumber(cell, text, type, style.number)
+      return readNumber(cell, text, type, style)
   }
 }
 
@@ -54,19 +54,43 @@ function readTierCell(text: string): ReadValue {
   return tiers ? { value: tiersToText(tiers) } : fail(`'${text}' is no list of price steps`)
 }
 
-function readNumber(cell: Cell, text: string, type: FieldType, style: NumberStyle): ReadValue {
-  const plain = typeof cell === 'number' ? plainOfNumber(cell) : plainNumber(text, style)
+function readNumber(cell: Cell, text: string, type: FieldType, style: CellStyle): ReadValue {
+  const plain = typeof cell === 'number' ? plainOfNumber(cell) : plainNumber(text, style.number)
   if (plain === null) return fail(`'${text}' is no number`)
   if (type === 'money') {
     const e4 = e4OfPlain(plain)
     return e4 === null ? fail(`'${text}' is too large an amount`) : { value: e4 }
   }
   const value = Number(plain)
-  if (type === 'ratio') return { value: /%\s*$/.test(text) ? value / 100 : Math.abs(value) > 3 ? value / 100 : value }
+  if (type === 'ratio')
+    return { value: text.trimEnd().endsWith('%') || style.ratio === 'percent' ? shiftedBack(plain) : value }
   if (type === 'rating') return value >= 0 && value <= 5 ? { value } : fail(`'${text}' is not from 0 to 5 stars`)
   if (value < 0) return fail(`'${text}' is below zero`)
   return Number.isInteger(value) ? { value } : fail(`'${text}' is no whole number`)
 }
+
+/** A hundredth, without the dust of binary division: 4.2 % is 0.042. */
+function shiftedBack(plain: string): number {
+  return Number(`${plain}e-2`)
+}
+
+/** Days are written, or counted: by a spreadsheet from the end of 1899, by machines in seconds since 1970. */
+function readDay(text: string, { order, days, latestDay = null, number }: CellStyle): ReadValue {
+  let day = parseDay(text, order)
+  if (day === null && days !== undefined) {
+    const plain = plainNumber(text, number)
+    if (plain !== null) day = dayOfFigure[days](Number(plain))
+  }
+  if (day === null || Math.abs(day) > 1e6) return fail(`'${text.slice(0, 60)}' is no date`)
+  if (latestDay !== null && day > latestDay) return fail(`${isoDay(day)} is still to come`)
+  return { value: day }
+}
+
+const dayOfFigure = {
+  serial: (v: number) => Math.floor(v) - 25_569,
+  seconds: (v: number) => Math.floor(v / 86_400),
+  milliseconds: (v: number) => Math.floor(v / 86_400_000),
+} as const
 
 /** A spreadsheet's or JSON's number without binary dust: 2.2800000000000002 is 2.28. */
 function plainOfNumber(value: number): string | null {

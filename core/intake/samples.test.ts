@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { importRows, openFile, proposeMapping, tiersFromText } from '.'
+import { importRows, openFile, openQuestions, proposeMapping, tiersFromText } from '.'
 import { isValidGtin } from '../identity'
 import { numbers, textColumn, textAt } from '../tables'
 
@@ -7,7 +7,7 @@ import { numbers, textColumn, textAt } from '../tables'
 async function load(name: string, answers: object = {}) {
   const bytes = readFileSync(new URL(`./fixtures/${name}`, import.meta.url))
   const file = await openFile(new File([bytes], name))
-  const proposal = proposeMapping(file, Date.UTC(2026, 5, 1))
+  const proposal = proposeMapping(file, Date.UTC(2026, 5, 30))
   const mapping = { ...proposal.mapping, market: 'Marrowgate', supplier: 'Quaymaster', ...answers }
   return { file, proposal, mapping, result: await importRows(file, mapping) }
 }
@@ -25,7 +25,7 @@ test('market-export.csv: Windows-1252, semicolons, decimal commas, day first', a
   const { file, proposal, result } = await load('market-export.csv')
   expect(file).toMatchObject({ encoding: 'windows-1252', delimiter: ';' })
   expect(proposal.mapping).toMatchObject({ kind: 'listings', order: 'dmy', currency: 'EUR', windowDays: 30 })
-  expect(proposal.questions.map((q) => q.about)).toEqual(['market'])
+  expect(openQuestions(proposal.questions, proposal.mapping).map((q) => q.about)).toEqual(['market'])
   expect(proposal.mapping.columns.map((c) => (c.as === 'field' ? c.field : c.as))).toEqual([
     'id',
     'title',
@@ -80,7 +80,7 @@ test('supplier-prices.xlsx: quantity steps, lost zeros put back, ranges of days'
   const { file, proposal, result } = await load('supplier-prices.xlsx')
   expect(file).toMatchObject({ sheet: 'Prices', format: 'xlsx' })
   expect(proposal.mapping).toMatchObject({ kind: 'offers', currency: 'USD' })
-  expect(proposal.questions.map((q) => q.about)).toEqual(['supplier'])
+  expect(openQuestions(proposal.questions, proposal.mapping).map((q) => q.about)).toEqual(['supplier'])
   expect(result.taken).toBe(40)
   const tiers = textColumn(result.table, 'tiers')
   const all = Array.from({ length: 40 }, (_, i) => tiersFromText(textAt(tiers, i) ?? ''))
@@ -95,7 +95,7 @@ test('supplier-prices.xlsx: quantity steps, lost zeros put back, ranges of days'
 test('daily-units.ndjson: the day is the one that is written', async () => {
   const { proposal, result } = await load('daily-units.ndjson')
   expect(proposal.mapping).toMatchObject({ kind: 'sales' })
-  expect(proposal.questions).toEqual([])
+  expect(openQuestions(proposal.questions, proposal.mapping)).toEqual([])
   expect(result.table.rows).toBe(1032)
   expect(sum(numbers(result.table, 'units'))).toBe(1461)
   expect(numbers(result.table, 'day')[0]).toBe(20574)

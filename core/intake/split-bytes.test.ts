@@ -49,7 +49,9 @@ test.each([
   ['\n\na', [[''], [''], ['a']]],
   ['', []],
   ['"a",b\r\n', [['a', 'b']]],
-  ['a\rb,c\n', [['a\rb', 'c']]],
+  ['a\rb,c\n', [['a'], ['b', 'c']]],
+  ['a,b\n1,2\r\n3,4\r5,6', [['a', 'b'], ['1', '2'], ['3', '4'], ['5', '6']]],
+  ['"a"\r"b"\r\n"c"\n', [['a'], ['b'], ['c']]],
 ])('%j', (text, rows) => {
   expect(rowsOf(text)).toEqual({ rows, used: encode(text).length, irregular: false })
 }) // prettier-ignore
@@ -58,4 +60,23 @@ test('irregular quoting is told of, with the rows before it', () => {
   expect(rowsOf('a,b\n"x" y,2\n')).toMatchObject({ rows: [['a', 'b']], used: 4, irregular: true })
   expect(rowsOf('a\n"x')).toMatchObject({ rows: [['a']], irregular: true })
   expect(rowsOf('a\n"x', false)).toMatchObject({ rows: [['a']], used: 2, irregular: false })
+})
+
+test('line ends of three kinds in one text lose no row, wherever it is cut', () => {
+  const ends = fc.constantFrom('\n', '\r\n', '\r')
+  const row = fc.tuple(
+    fc.array(fc.constantFrom('abc', '12.50', '"x, y"', '', 'é'), { minLength: 2, maxLength: 4 }),
+    ends,
+  )
+  fc.assert(
+    fc.property(fc.array(row, { minLength: 1, maxLength: 9 }), fc.nat(), (rows, where) => {
+      const text = rows.map(([cells, end]) => cells.join(',') + end).join('')
+      expect(rowsOf(text).rows).toEqual(rows.map(([cells]) => cells.map((c) => c.replaceAll('"', ''))))
+      const bytes = encode(text)
+      const part = splitBytes(bytes.subarray(0, where % bytes.length), 44, false)
+      const rest = splitBytes(bytes.subarray(part.used), 44, true)
+      expect(part.rows + rest.rows).toBe(rows.length)
+    }),
+    { numRuns: 500 },
+  )
 })

@@ -38,21 +38,14 @@ function zeros(word: number): number {
 
 /**
  * Finds the cells of delimited text (RFC 4180) in its bytes: UTF-8, or any encoding in which ASCII stands for itself. Rows end
- * with LF or CRLF. No text is made; on the way every cell's hash is taken, and whether it is tidy: printable ASCII with single
+ * with LF, CRLF or CR, also mixed: a file put together from two systems must lose no row. No text is made; on the way every cell's hash is taken, and whether it is tidy: printable ASCII with single
  * spaces inside and no ampersand. Four bytes are looked at together where the cell cannot end in them.
  *
  * @param delimiter one ASCII character's code
  * @param atEnd the bytes are the end of the file
- * @param twoMarks rows end with CRLF alone, and a bare LF is part of a cell
  * @param old edges that are no longer needed, whose room is taken
  */
-export function splitBytes(
-  bytes: Uint8Array,
-  delimiter: number,
-  atEnd: boolean,
-  twoMarks = false,
-  old: Room | null = null,
-): CellEdges {
+export function splitBytes(bytes: Uint8Array, delimiter: number, atEnd: boolean, old: Room | null = null): CellEdges {
   const n = bytes.length
   const view = viewOf(bytes)
   // No closure holds these variables: V8 would keep them in memory rather than in registers.
@@ -91,9 +84,15 @@ export function splitBytes(
           const bits = (31 - Math.clz32(special & -special)) & 24
           const next = bytes[end + (bits >> 3) + 1]
           const b = (word >>> bits) & 0xff
-          const closes = b === stop ? !quoted || next !== quote : !twoMarks && b === newline
+          const closes = b === stop ? !quoted || next !== quote : !quoted && (b === newline || b === carriage)
+          if (!closes) break
           carried = b === carriage && next === newline ? 1 : 0
-          if (!closes && carried === 0) break
+          if (b === carriage && next === undefined && !atEnd) {
+            // whether a line feed follows is not known yet
+            end = n
+            tail = 0
+            break cell
+          }
           const keep = (1 << bits) - 1
           tail = word & keep
           odd |= flaws & keep
@@ -115,10 +114,13 @@ export function splitBytes(
           if (!quoted || bytes[end + 1] !== quote) break cell
           doubled = 1
           end++
-        } else if (!quoted && b === newline && !twoMarks) break cell
-        else if (!quoted && b === carriage && (end + 1 === n || bytes[end + 1] === newline)) {
-          carried = 1
-          end++
+        } else if (!quoted && b === newline) break cell
+        else if (!quoted && b === carriage) {
+          if (end + 1 === n && !atEnd) end = n
+          else if (bytes[end + 1] === newline) {
+            carried = 1
+            end++
+          }
           break cell
         }
         if (b < space || b > 126 || b === ampersand) odd = 1
@@ -139,8 +141,11 @@ export function splitBytes(
     cells++
     if (quoted) {
       end++
-      if (bytes[end] === carriage && (bytes[end + 1] === newline || end + 1 === n)) end++
-      if (end < n && bytes[end] !== delimiter && bytes[end] !== newline) {
+      if (bytes[end] === carriage) {
+        if (end + 1 === n && !atEnd) break
+        if (bytes[end + 1] === newline) end++
+      }
+      if (end < n && bytes[end] !== delimiter && bytes[end] !== newline && bytes[end] !== carriage) {
         irregular = true
         break
       }

@@ -4,7 +4,6 @@ import {
   e4OfPlain,
   guessDateOrder,
   guessNumberStyle,
-  headingWords,
   looksBinary,
   parseDay,
   plainNumber,
@@ -144,29 +143,35 @@ describe('values', () => {
   test('percent and ratio', () => {
     expect(readValue('-24.6%', 'ratio', style).value).toBeCloseTo(-0.246, 12)
     expect(readValue('0.3', 'ratio', style)).toEqual({ value: 0.3 })
+    // one unit a column: what the column says holds for every cell of it
+    expect([1, 2, 3, 4, 10].map((c) => readValue(c, 'ratio', { ...style, ratio: 'percent' }).value)).toEqual([
+      0.01, 0.02, 0.03, 0.04, 0.1,
+    ])
+    expect(readValue('4.2', 'ratio', { ...style, ratio: 'share' })).toEqual({ value: 4.2 })
+    expect(readValue('4.2 %', 'ratio', { ...style, ratio: 'share' })).toEqual({ value: 0.042 })
   })
 })
 
-test('headings become plain words', () => {
-  expect(['Price (EUR)', 'sold.month', 'pricePerUnit', 'Item no.', '£ Postage'].map(headingWords)).toEqual([
-    'price',
-    'sold month',
-    'price per unit',
-    'item no',
-    'postage',
-  ])
-})
-
 test('quantity steps', () => {
-  expect(['1-9', '10 – 49', '50+', 'from 100', 'Price', '2026-05-01', '12'].map(tierStart)).toEqual([
-    1,
-    10,
-    50,
-    100,
-    null,
-    null,
-    null,
-  ])
+  expect(
+    [
+      '1-9',
+      '10 – 49',
+      '50+',
+      'from 100',
+      'ab 10 Stk.',
+      'dès 12',
+      'od 100 szt.',
+      'desde 6 uds',
+      'vanaf 25',
+      '≥ 20 pcs',
+    ].map(tierStart),
+  ).toEqual([1, 10, 50, 100, 10, 12, 100, 6, 25, 20])
+  expect(
+    ['Price', '2026-05-01', '12', 'Feedback 30', 'Units 30 d', 'Qty 30d', 'Top 10', ''].filter(
+      (h) => tierStart(h) !== null,
+    ),
+  ).toEqual([])
   const tiers = [
     { from: 10, priceE4: 9 },
     { from: 1, priceE4: 10 },

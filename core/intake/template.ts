@@ -1,4 +1,4 @@
-import { recordKind, type FieldType, type KindName } from './record-kinds'
+import { keptFields, recordKind, type FieldType, type KindName } from './record-kinds'
 import { writeCsv } from './write-delimited'
 
 /** A value of each type as a file may write it. */
@@ -20,6 +20,6 @@ const examples: Record<FieldType, string> = {
 
 /** An empty file to fill in: the headings under which Sickle knows every field of a kind for certain, and one row as an example. */
 export function template(name: KindName): string {
-  const fields = recordKind(name).fields
+  const fields = keptFields(recordKind(name))
   return writeCsv([fields.map((f) => f.label), fields.map((f) => examples[f.type])])
 }

@@ -4,14 +4,34 @@ export interface Tier {
   priceE4: number
 }
 
-/** The quantity a heading like '1-9', '10 – 49', '50+', 'from 100' or '≥ 20 pcs' begins at; null where it is no such heading. */
+/** What stands before and behind the quantity in a heading of a price step, in the languages that are read. */
+const before = new Set(
+  'from ab des a partir de desde da vanaf od qty price prix preis precio prezzo prijs cena preco at for ≥ >= > x menge qte cant q moq min'.split(
+    ' ',
+  ),
+)
+const behind = new Set(
+  'pcs pc pieces piece units unit stk st stuck stuck. pieces pzas pz pezzi uds unidades unid stuks szt sztuk un und up over more and or plus et mais o mas oder mehr i wiecej e oltre en meer lub ou plus x'.split(
+    ' ',
+  ),
+)
+
+/**
+ * The quantity a heading like '1-9', '10 – 49', '50+', 'from 100', 'ab 10 Stk.', 'dès 12' or '≥ 20 pcs' begins at; null where it is
+ * no such heading.
+ */
 export function tierStart(heading: string): number | null {
-  const m =
-    /^(?:qty|price|from|≥|>=)?\s*(\d{1,6})\s*(?:(?:-|–|to|…|\.\.)\s*\d{1,7}|\+|and over|or more|and more)\s*(?:pcs|pieces|units)?$/i.exec(
-      heading.trim(),
-    ) ?? /^(?:qty|price from|price at|from|≥|>=)\s*(\d{1,6})\s*(?:pcs|pieces|units)?$/i.exec(heading.trim())
-  return m ? Number(m[1]) : null
-}
+  if (heading.length > 40) return null
+  const plain = heading.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().replace(/\([^)]*\)|[€$£]|\b(?:eur|usd|gbp|pln)\b/g, ' ')
+  const m = /^([^\d]{0,24})(\d{1,6})\s?(\+|(?:-|–|—|to|bis|a|tot|do|…|\.\.)\s?\d{1,7})?([^\d]{0,20})$/.exec(plain.trim())
+  if (!m) return null
+  const words = (text: string | undefined) => (text ?? '').split(/[\s.:/]+/).filter((w) => w !== '')
+  const [first, last] = [words(m[1]), words(m[4])]
+  if (!first.every((w) => before.has(w)) || !last.every((w) => behind.has(w) || w === '+')) return null
+  const isRange = m[3] !== undefined
+  const says = isRange || last.includes('+') || last.some((w) => ['up', 'over', 'more', 'plus', 'mais', 'mehr', 'wiecej', 'oltre', 'meer'].includes(w))
+  return says || first.some((w) => !['qty', 'x', 'min', 'q'].includes(w)) || (first.length > 0 && last.length > 0) ? Number(m[2]) : null
+} // prettier-ignore
 
 /** Tiers as one text, lowest quantity first. */
 export function tiersToText(tiers: readonly Tier[]): string {

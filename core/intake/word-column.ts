@@ -1,6 +1,6 @@
 import { ByteDictionary, hashBytes, viewOf, type TextColumn, type WordList } from '../tables'
 import { MetCells, cellState, type BlockView } from './met-cells'
-import type { Mapping } from './propose-mapping'
+import type { CellStyle } from './cell-style'
 import type { Field } from './record-kinds'
 import { cellMark } from './split-bytes'
 
@@ -24,10 +24,10 @@ export class WordColumn {
   readonly #coded = new Map<string, number>()
   #codes = new Int32Array(0)
 
-  constructor(field: Field, mapping: Mapping) {
+  constructor(field: Field, style: CellStyle) {
     this.field = field
     this.#tidy = field.type === 'text' || field.type === 'id' ? longest[field.type] : 0
-    this.#met = new MetCells(field, mapping, (word) => this.codeOf(word))
+    this.#met = new MetCells(field, style, (word) => this.codeOf(word))
   }
 
   /**

@@ -9,11 +9,15 @@ export const sentences = {
   'file-binary':
     '{file} is not a table: it holds binary data Sickle cannot read. Export it as CSV, TSV, XLSX, JSON or NDJSON.',
   'file-old-spreadsheet': '{file} is an old spreadsheet (XLS). Save it as XLSX or CSV and bring it again.',
-  'file-xlsx-broken': '{file} cannot be opened as a spreadsheet: it is damaged or incomplete. Export it again.',
+  'file-xlsx-broken': '{file} cannot be opened as a spreadsheet: {reason}. Export it again, or save it as CSV.',
   'file-json-broken': '{file} is not valid JSON: {reason}. Export it again, or mend it there.',
   'file-json-deep':
     '{file} is nested more than {limit} levels deep, which no sales table needs. Export a plainer form.',
   'file-no-table': '{file} holds no table: no heading row with rows under it was found.',
+  'file-slow':
+    '{file} could not be opened within ten seconds, and was let go. Split it, or save it as CSV and bring it again.',
+  'file-none-taken':
+    'No row of {file} could be read ({rows} refused; the first: {reason}). Nothing was kept. Look at which column is which, or export it again.',
   'file-wide': '{file} has {columns} columns; Sickle takes up to {limit}. Export fewer columns.',
   'row-too-long':
     '{file}: row {row} does not end within {megabytes} MB. Its line ends are broken, or a quotation mark never closes. Export it again, or mend that row.',

@@ -1,4 +1,4 @@
-import { recordKind, type Field, type FieldType, type KindName } from '../intake'
+import { keptFields, recordKind, type Field, type FieldType, type KindName } from '../intake'
 
 const types: Record<FieldType, object> = {
   text: { type: 'string' },
@@ -131,7 +131,8 @@ function pageOf(record: string): object {
 }
 
 function recordSchema(kind: KindName): object {
-  const { fields, row } = recordKind(kind)
+  const { row } = recordKind(kind)
+  const fields = keptFields(recordKind(kind))
   return {
     ...object(
       Object.fromEntries(fields.map((f) => [f.name, fieldSchema(f)])),

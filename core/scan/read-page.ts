@@ -1,4 +1,4 @@
-import { rowReader, type Mapping, type RecordKind, type RejectedRow } from '../intake'
+import { keptFields, rowReader, type Mapping, type RecordKind, type RejectedRow } from '../intake'
 import { TableBuilder, type Table } from '../tables'
 import { isNumeric } from '../intake'
 import { scanFilter, type LimitName } from './scan-filter'
@@ -29,15 +29,17 @@ export function pageReader(
   { from, ...about }: { from: string; capturedOn: number; windowDays: number },
   limits: ScanLimits,
 ) {
-  const { fields } = kind
+  const fields = keptFields(kind)
   const mapping: Mapping = {
     kind: kind.name,
     columns: fields.map((f) => ({ as: 'field', field: f.name })),
+    styles: fields.map(() => ({})),
     number: { decimal: '.', group: '' },
     order: 'dmy',
     market: kind.from === 'market' ? from : null,
     supplier: kind.from === 'supplier' ? from : null,
     currency: null,
+    latestDay: null,
     ...about,
   }
   const read = rowReader(mapping)

@@ -1,85 +1,42 @@
-import type { RecordKind } from '../record-kinds'
-import { category, currency, gtin, listingId, market, picture } from './shared-fields'
+import type { RecordKind } from '../field'
+import { also } from './fields/also'
+import { stock } from './fields/counts'
+import { brand, category, gtin, marketListingId, picture, sku, tags, title } from './fields/goods'
+import { cost, currency, price } from './fields/money'
+import { listedOn, market, supplier } from './fields/people'
 
 export const catalogue: RecordKind = {
   name: 'catalogue',
   label: 'Own catalogue',
   row: 'one thing that I sell or have sold',
   from: 'market',
+  keys: ['sku'],
+  lives: { price: 'what I ask for it', cost: 'my profit on it', stock: 'how many I hold' },
   fields: [
     market,
+    { ...sku, required: true },
+    { ...title, required: true, help: 'What it is, in words.' },
+    marketListingId,
     {
-      name: 'sku',
-      label: 'My number',
-      type: 'id',
-      required: true,
-      says: ['sku', 'my sku', 'seller sku', 'my number', 'own number', 'stock number'],
-      weight: 4,
-      help: 'My own number for it.',
-    },
-    {
-      name: 'title',
-      label: 'Title',
-      type: 'text',
-      required: true,
-      says: ['title', 'name', 'product name', 'product', 'item title'],
-      help: 'What it is, in words.',
-    },
-    listingId,
-    {
-      name: 'price',
+      ...price,
       label: 'My price',
-      type: 'money',
-      says: ['my price', 'price', 'selling price', 'sale price'],
+      says: also(price, { en: 'my price, sell price, our price, retail, sells for', de: 'mein preis, vk', fr: 'mon prix, prix de vente ttc', es: 'mi precio', it: 'mio prezzo', nl: 'mijn prijs', pl: 'moja cena', pt: 'meu preço' }),
       help: 'What I ask for it.',
     },
     currency,
+    cost,
     {
-      name: 'cost',
-      label: 'My cost',
-      type: 'money',
-      says: ['my cost', 'cost', 'cost of goods', 'unit cost', 'buying price', 'landed cost'],
-      weight: 4,
-      help: 'What one costs me, landed.',
-    },
-    {
-      name: 'stock',
+      ...stock,
       label: 'My stock',
-      type: 'count',
-      says: ['my stock', 'stock', 'on hand', 'stock on hand', 'in stock'],
-      weight: 2,
+      says: also(stock, { en: 'my stock, qty in hand, in hand', de: 'mein bestand', fr: 'mon stock', es: 'mi stock', it: 'mia giacenza', nl: 'mijn voorraad', pl: 'mój stan', pt: 'meu stock' }),
       help: 'How many I hold.',
     },
-    {
-      name: 'supplier',
-      label: 'Supplier',
-      type: 'text',
-      says: ['supplier', 'vendor'],
-      help: 'Where I buy it.',
-    },
-    {
-      name: 'listedOn',
-      label: 'Listed on',
-      type: 'day',
-      says: ['listed on', 'date listed', 'listed', 'created'],
-      help: 'Since when I sell it.',
-    },
-    {
-      name: 'brand',
-      label: 'Brand',
-      type: 'text',
-      says: ['brand', 'manufacturer', 'make'],
-      help: 'Brand on the goods.',
-    },
-    {
-      name: 'tags',
-      label: 'Tags',
-      type: 'list',
-      says: ['tags', 'keywords', 'labels'],
-      help: 'My search words.',
-    },
+    { ...supplier, help: 'Where I buy it.' },
+    { ...listedOn, help: 'Since when I sell it.' },
+    brand,
+    { ...tags, help: 'My search words.' },
     category,
     gtin,
     picture,
   ],
-}
+} // prettier-ignore

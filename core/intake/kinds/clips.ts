@@ -1,5 +1,10 @@
-import type { RecordKind } from '../record-kinds'
-import { comments, currency, likes, listingId, market, shares, url, views } from './shared-fields'
+import type { RecordKind } from '../field'
+import { also } from './fields/also'
+import { units } from './fields/counts'
+import { listingId, url } from './fields/goods'
+import { commission, currency, revenue } from './fields/money'
+import { market } from './fields/people'
+import { comments, headline, likes, shares, views } from './fields/social'
 
 export const clips: RecordKind = {
   name: 'clips',
@@ -7,6 +12,8 @@ export const clips: RecordKind = {
   row: 'one clip or live broadcast about an item',
   from: 'market',
   isBy: 'day',
+  keys: ['clip'],
+  lives: { views: 'how often it was seen', day: 'when it was posted', units: 'what it sold' },
   fields: [
     market,
     {
@@ -14,8 +21,16 @@ export const clips: RecordKind = {
       label: 'Clip number',
       type: 'id',
       required: true,
-      says: ['clip id', 'video id', 'post id', 'live id', 'clip number', 'id'],
-      weight: 2,
+      says: {
+        en: 'clip id, video id, post id, live id, clip number, id, vid, video no, video number, video, content id, video ref, clip, media id, stream id, video nr',
+        de: 'video nr, video id, videonummer, clip nr, clip id, beitrag id, beitragsnummer, video, nr, id',
+        fr: 'réf vidéo, id vidéo, vidéo, numéro vidéo, référence vidéo, id publication, id, réf',
+        es: 'id vídeo, id video, vídeo, n vídeo, id publicación, código vídeo, id, número de vídeo',
+        it: 'id video, video, numero video, id post, codice video, id',
+        nl: 'video id, videonummer, filmpje, video, post id, id, video nr',
+        pl: 'id filmu, film, nr filmu, id wideo, id posta, id, numer filmu',
+        pt: 'id do vídeo, vídeo, n vídeo, id da publicação, id, código do vídeo',
+      },
       help: 'Identifies the clip.',
     },
     {
@@ -23,67 +38,79 @@ export const clips: RecordKind = {
       label: 'Creator',
       type: 'text',
       required: true,
-      says: ['creator', 'author', 'account', 'handle', 'presenter', 'channel'],
-      weight: 4,
+      says: {
+        en: 'creator, author, account, handle, presenter, channel, creator handle, username, influencer, creator name, posted by, user, host, profile, streamer',
+        de: 'ersteller, urheber, konto, kanal, autor, erstellt von, nutzername, creator, profil',
+        fr: 'créateur, auteur, compte, chaîne, pseudo, publié par, profil, créatrice',
+        es: 'creador, autor, cuenta, canal, usuario, publicado por, perfil, creadora',
+        it: 'creatore, autore, account, canale, utente, pubblicato da, profilo, creator',
+        nl: 'maker, auteur, account, kanaal, gebruiker, geplaatst door, profiel, creator',
+        pl: 'twórca, autor, konto, kanał, użytkownik, opublikowane przez, profil',
+        pt: 'criador, autor, conta, canal, utilizador, publicado por, perfil, usuário',
+      },
       help: 'Who made it.',
     },
-    {
-      name: 'title',
-      label: 'Title',
-      type: 'text',
-      says: ['title', 'caption', 'description', 'text'],
-      help: 'What it says of itself.',
-    },
+    { ...headline, label: 'Title', help: 'What it says of itself.' },
     {
       name: 'day',
       label: 'Posted on',
       type: 'day',
       required: true,
-      says: ['posted on', 'posted', 'published', 'date', 'day', 'upload date'],
+      says: {
+        en: 'posted on, posted, published, date, day, upload date, published at, posted at, date posted, uploaded, publish date, post date, published on, aired, created at, uploaded on',
+        de: 'veröffentlicht am, veröffentlicht, datum, hochgeladen am, gepostet am, tag, erschienen am',
+        fr: 'publié le, publiée le, date, date de publication, mis en ligne le, jour, mise en ligne',
+        es: 'publicado, publicado el, fecha, fecha de publicación, subido el, día',
+        it: 'pubblicato il, data pubblicazione, data, data di pubblicazione, caricato il, giorno',
+        nl: 'geplaatst op, datum, gepubliceerd op, geplaatst, plaatsingsdatum, dag, geüpload op',
+        pl: 'data publikacji, opublikowano, data, dodano, dzień, data dodania',
+        pt: 'publicado em, data, data de publicação, publicado, dia, carregado em',
+      },
       help: 'When it was posted.',
     },
     {
       name: 'sort',
       label: 'Clip or live',
       type: 'text',
-      says: ['clip or live', 'type', 'format'],
+      says: {
+        en: 'clip or live, type, format, content type, kind, video type',
+        de: 'art, typ, format, clip oder live',
+        fr: 'type, format, clip ou live',
+        es: 'tipo, formato, clip o directo',
+        it: 'tipo, formato, clip o diretta',
+        nl: 'soort, type, formaat, clip of live',
+        pl: 'rodzaj, typ, format, film czy transmisja',
+        pt: 'tipo, formato, clip ou direto',
+      },
+      values: 'clips',
       help: 'clip or live.',
     },
-    { ...views, weight: 3 },
-    { ...likes, weight: 2 },
+    views,
+    likes,
     comments,
     shares,
-    {
-      name: 'units',
-      label: 'Units',
-      type: 'count',
-      says: ['units', 'units sold', 'sold', 'orders'],
-      help: 'Units sold through it.',
-    },
-    {
-      name: 'revenue',
-      label: 'Sales',
-      type: 'money',
-      says: ['revenue', 'sales', 'gross sales', 'earned'],
-      help: 'Money taken through it.',
-    },
+    { ...units, label: 'Units', says: also(units, { en: 'orders from video, sold via video, orders' }), help: 'Units sold through it.' },
+    { ...revenue, label: 'Sales', help: 'Money taken through it.' },
     currency,
-    {
-      name: 'commission',
-      label: 'Commission',
-      type: 'ratio',
-      says: ['commission', 'commission rate'],
-      weight: 3,
-      help: 'Share of the price that the creator gets.',
-    },
+    { ...commission, help: 'Share of the price that the creator gets.' },
     {
       name: 'paid',
       label: 'Paid',
       type: 'text',
-      says: ['paid', 'paid or not', 'sponsored', 'promoted'],
+      says: {
+        en: 'paid, paid or not, sponsored, promoted, is paid, paid reach, ad, is ad, paid promotion, boosted',
+        de: 'bezahlt, gesponsert, beworben, anzeige, werbung, bezahlte reichweite',
+        fr: 'payé, sponsorisé, sponsorisée, promu, publicité, rémunéré',
+        es: 'pagado, patrocinado, promocionado, publicidad, de pago',
+        it: 'pagato, sponsorizzato, promosso, a pagamento, pubblicità',
+        nl: 'betaald, gesponsord, gepromoot, reclame',
+        pl: 'płatne, sponsorowane, promowane, reklama, opłacone',
+        pt: 'pago, patrocinado, promovido, publicidade',
+      },
+      values: 'yesNo',
       help: 'yes where its reach was paid for.',
     },
     listingId,
     url,
   ],
-}
+} // prettier-ignore

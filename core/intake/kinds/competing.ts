@@ -1,5 +1,30 @@
-import type { RecordKind } from '../record-kinds'
-import { currency, delivery, gtin, listingId, market, store } from './shared-fields'
+import type { Field, RecordKind } from '../field'
+import { also } from './fields/also'
+import { leadDays, rating, stock } from './fields/counts'
+import { gtin, listingId } from './fields/goods'
+import { currency, delivery, price } from './fields/money'
+import { market, store } from './fields/people'
+
+/** Feedback left over a window: the heading must name it. */
+function feedbackOver(days: number): Field {
+  return {
+    name: `feedback${days}`,
+    label: `Feedback, ${days} days`,
+    type: 'count',
+    window: days,
+    says: {
+      en: `feedback ${days} days, feedback ${days} d, fb ${days} d, feedback, fb, reviews, ratings${days === 365 ? ', feedback year, feedback 12 months' : ''}`,
+      de: 'bewertungen, feedback, anzahl bewertungen',
+      fr: 'éval, évaluations, avis, nb avis',
+      es: 'opiniones, valoraciones, feedback',
+      it: 'feedback, recensioni, valutazioni',
+      nl: 'feedback, beoordelingen, reviews',
+      pl: 'opinie, oceny, komentarze',
+      pt: 'avaliações, opiniões, feedback',
+    },
+    help: days === 365 ? 'Feedback left in a year.' : `Feedback left in ${days} days${days === 30 ? ': none means not really selling' : ''}.`,
+  }
+} // prettier-ignore
 
 export const competing: RecordKind = {
   name: 'competing',
@@ -7,88 +32,75 @@ export const competing: RecordKind = {
   row: "one seller's offer of one item that several sell",
   from: 'market',
   isBy: 'day',
+  keys: ['id', 'store'],
+  lives: { price: 'what the others ask', store: 'who sells it', delivery: 'prices with delivery' },
   fields: [
     market,
-    { ...listingId, required: true, help: 'Identifies the item on its market.' },
-    gtin,
-    { ...store, required: true, weight: 2, help: 'Who offers it.' },
     {
-      name: 'price',
-      label: 'Price',
-      type: 'money',
+      ...listingId,
       required: true,
-      says: ['price', 'offer price', 'asking price', 'item price'],
-      help: 'What a buyer pays for one, delivery apart.',
+      says: also(listingId, { en: 'id, code, ref', de: 'id, nummer, nr', fr: 'id, code', es: 'id', it: 'id', nl: 'id', pl: 'id', pt: 'id' }),
+      help: 'Identifies the item on its market.',
     },
+    gtin,
+    { ...store, required: true, says: also(store, { en: 'competitor, competing seller, rival', de: 'mitbewerber, konkurrent, wettbewerber', fr: 'concurrent', es: 'competidor, rival', it: 'concorrente', nl: 'concurrent', pl: 'konkurent', pt: 'concorrente' }), help: 'Who offers it.' },
+    { ...price, required: true },
     currency,
     delivery,
     {
       name: 'featured',
       label: 'Share of time featured',
       type: 'ratio',
-      says: ['featured', 'featured share', 'share of time featured', 'featured offer share'],
-      weight: 5,
+      says: {
+        en: 'featured, featured share, share of time featured, featured offer share, featured pct, pct time featured, featured rate, time featured, buy share',
+        de: 'hervorgehoben, anteil hervorgehoben, zeitanteil hervorgehoben, hauptangebot anteil',
+        fr: 'mis en avant, part mise en avant, part en vedette, en vedette',
+        es: 'destacado, porcentaje destacado, cuota destacado, oferta destacada',
+        it: 'in evidenza, quota in evidenza, offerta in evidenza',
+        nl: 'uitgelicht, aandeel uitgelicht, tijd uitgelicht',
+        pl: 'wyróżniona, udział wyróżnienia, czas wyróżnienia',
+        pt: 'em destaque, destaque, percentagem em destaque',
+      },
       help: 'How often the market shows this offer first.',
     },
-    {
-      name: 'feedback30',
-      label: 'Feedback, 30 days',
-      type: 'count',
-      says: ['feedback 30 days', 'feedback 30 d', 'feedback 30'],
-      weight: 4,
-      help: 'Feedback left in 30 days: none means not really selling.',
-    },
-    {
-      name: 'feedback90',
-      label: 'Feedback, 90 days',
-      type: 'count',
-      says: ['feedback 90 days', 'feedback 90 d', 'feedback 90'],
-      weight: 4,
-      help: 'Feedback left in 90 days.',
-    },
-    {
-      name: 'feedback365',
-      label: 'Feedback, 365 days',
-      type: 'count',
-      says: ['feedback 365 days', 'feedback 365 d', 'feedback 365', 'feedback year'],
-      weight: 4,
-      help: 'Feedback left in a year.',
-    },
-    {
-      name: 'rating',
-      label: 'Rating',
-      type: 'rating',
-      says: ['seller rating', 'rating', 'stars'],
-      help: 'Average stars, 0 to 5.',
-    },
-    {
-      name: 'stock',
-      label: 'Stock',
-      type: 'count',
-      says: ['stock', 'in stock', 'quantity available'],
-      help: 'Units on offer.',
-    },
+    feedbackOver(30),
+    feedbackOver(90),
+    feedbackOver(365),
+    { ...rating, says: also(rating, { en: 'seller score', de: 'verkäuferbewertung, bewertung verkäufer', fr: 'note vendeur, note du vendeur', es: 'valoración vendedor', it: 'valutazione venditore', nl: 'score verkoper, beoordeling verkoper', pl: 'ocena sprzedawcy', pt: 'avaliação do vendedor' }) },
+    stock,
     {
       name: 'condition',
       label: 'Condition',
       type: 'text',
-      says: ['condition', 'item condition'],
-      weight: 2,
+      says: {
+        en: 'condition, item condition, cond, state',
+        de: 'zustand, artikelzustand',
+        fr: 'état, état du produit, condition',
+        es: 'estado, condición, estado del artículo',
+        it: 'condizione, condizioni, stato, stato articolo',
+        nl: 'staat, conditie, toestand',
+        pl: 'stan, stan przedmiotu, kondycja',
+        pt: 'estado, condição, estado do artigo',
+      },
+      values: 'conditions',
       help: 'new, used and so on.',
     },
-    {
-      name: 'leadDays',
-      label: 'Days to deliver',
-      type: 'lead',
-      says: ['delivery days', 'delivery time', 'days to deliver', 'handling time'],
-      help: 'Days from order to arrival.',
-    },
+    leadDays,
     {
       name: 'day',
       label: 'Seen on',
       type: 'day',
-      says: ['seen on', 'day', 'date', 'captured on'],
+      says: {
+        en: 'seen on, day, date, captured on, checked, seen, captured at, snapshot date, observed on, as of, checked on',
+        de: 'gesehen am, datum, tag, erfasst am, stand, geprüft am, abgerufen am',
+        fr: 'vu le, date, relevé le, jour, constaté le, date de relevé',
+        es: 'visto el, fecha, día, capturado el, consultado el',
+        it: 'visto il, data, giorno, rilevato il, data rilevazione',
+        nl: 'gezien op, datum, dag, vastgelegd op, peildatum',
+        pl: 'data, dzień, sprawdzono, zaobserwowano, data odczytu',
+        pt: 'visto em, data, dia, registado em, consultado em',
+      },
       help: 'When the offer stood.',
     },
   ],
-}
+} // prettier-ignore

@@ -1,11 +1,15 @@
-import type { RecordKind } from '../record-kinds'
-import { category, gtin, listingId, market } from './shared-fields'
+import type { RecordKind } from '../field'
+import { also } from './fields/also'
+import { brand, category, gtin, listingId, title } from './fields/goods'
+import { market } from './fields/people'
 
 export const restricted: RecordKind = {
   name: 'restricted',
   label: 'Restricted items',
   row: 'one item, brand, category or phrase, and whether it may be listed',
   from: 'market',
+  keys: ['what'],
+  lives: { status: 'whether it may be listed' },
   fields: [
     market,
     {
@@ -13,16 +17,33 @@ export const restricted: RecordKind = {
       label: 'What',
       type: 'text',
       required: true,
-      says: ['what', 'item', 'brand', 'phrase', 'restricted item', 'entry', 'name'],
-      weight: 2,
+      says: {
+        en: `what, item, brand, phrase, restricted item, entry, name, brand or phrase, restricted brand, word, ${brand.says.en ?? ''}, ${title.says.en ?? ''}, trademark, brand or item`,
+        de: `was, marke, begriff, eintrag, wort, marke begriff, gesperrte marke, ${title.says.de ?? ''}`,
+        fr: `quoi, marque, terme, marque ou terme, mot, entrée, expression, ${title.says.fr ?? ''}`,
+        es: `qué, marca, término, palabra, marca o término, entrada, frase, ${title.says.es ?? ''}`,
+        it: `cosa, marca, marchio, parola, marchio o parola, voce, termine, ${title.says.it ?? ''}`,
+        nl: `wat, merk, woord, merk of woord, term, begrip, ${title.says.nl ?? ''}`,
+        pl: `co, marka, fraza, słowo, marka lub fraza, hasło, wpis, ${title.says.pl ?? ''}`,
+        pt: `o quê, marca, termo, palavra, marca ou termo, entrada, frase, ${title.says.pt ?? ''}`,
+      },
       help: 'The item, brand, category or phrase.',
     },
     {
       name: 'sort',
       label: 'Sort',
       type: 'text',
-      says: ['sort', 'type', 'entry type', 'what it is'],
-      weight: 2,
+      says: {
+        en: 'sort, type, entry type, what it is, kind, entry kind',
+        de: 'art, typ, sorte, art des eintrags',
+        fr: 'type, sorte, nature, type entrée',
+        es: 'tipo, clase, tipo de entrada',
+        it: 'tipo, genere, tipo di voce',
+        nl: 'soort, type',
+        pl: 'rodzaj, typ',
+        pt: 'tipo, género',
+      },
+      values: 'sorts',
       help: 'item, brand, category or phrase.',
     },
     {
@@ -30,26 +51,53 @@ export const restricted: RecordKind = {
       label: 'Status',
       type: 'text',
       required: true,
-      says: ['status', 'verdict', 'restriction', 'allowed', 'decision', 'may be listed'],
-      weight: 5,
+      says: {
+        en: 'status, verdict, restriction, allowed, decision, may be listed, may list, listing status, result, can list, can i list, listing allowed, eligibility, restricted, approval, gating, outcome, permission',
+        de: 'status, freigabe, erlaubt, entscheidung, einschränkung, ergebnis, darf gelistet werden, zulässig, sperre',
+        fr: 'statut, autorisation, autorisé, décision, restriction, résultat, état',
+        es: 'estado, permitido, decisión, restricción, resultado, autorización',
+        it: 'stato, esito, consentito, decisione, restrizione, permesso, autorizzazione',
+        nl: 'status, toegestaan, beslissing, beperking, resultaat, uitkomst',
+        pl: 'status, dozwolone, decyzja, ograniczenie, wynik, czy wolno',
+        pt: 'estado, permitido, decisão, restrição, resultado, autorização',
+      },
+      values: 'verdicts',
       help: 'allowed, restricted, or needs approval.',
     },
     {
       name: 'note',
       label: 'Note',
       type: 'text',
-      says: ['note', 'reason', 'why', 'remark', 'notes'],
+      says: {
+        en: 'note, reason, why, remark, notes, remarks, comment, explanation, details, comments',
+        de: 'grund, hinweis, bemerkung, warum, notiz, anmerkung, kommentar, begründung',
+        fr: 'motif, raison, remarque, note, commentaire, pourquoi, observation',
+        es: 'motivo, razón, nota, observación, comentario, por qué',
+        it: 'motivo, nota, ragione, osservazione, commento, perché',
+        nl: 'reden, opmerking, notitie, waarom, toelichting',
+        pl: 'powód, uwaga, uwagi, notatka, dlaczego, komentarz',
+        pt: 'motivo, razão, nota, observação, comentário, porquê',
+      },
       help: 'Why, and what to do.',
     },
     {
       name: 'checked',
       label: 'Checked on',
       type: 'day',
-      says: ['checked on', 'checked', 'last checked', 'date', 'as of'],
+      says: {
+        en: 'checked on, checked, last checked, date, as of, date checked, checked at, looked up, verified on, updated',
+        de: 'geprüft am, geprüft, datum, stand, zuletzt geprüft, prüfdatum',
+        fr: 'vérifié le, date, contrôlé le, date de vérification',
+        es: 'comprobado, comprobado el, fecha, verificado el, revisado el, fecha de comprobación',
+        it: 'verificato il, data, controllato il, data verifica',
+        nl: 'gecontroleerd op, datum, nagekeken op, controledatum',
+        pl: 'sprawdzono, data, data sprawdzenia, zweryfikowano',
+        pt: 'verificado em, data, confirmado em, data de verificação',
+      },
       help: 'When it was looked up.',
     },
     gtin,
-    listingId,
+    { ...listingId, says: also(listingId, { en: 'item id' }) },
     category,
   ],
 }

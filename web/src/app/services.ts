@@ -12,6 +12,8 @@ export interface Services {
   database: () => Promise<Database>
   engine: Channel<EngineMethods>
   intake: Channel<IntakeMethods>
+  /** looks at files before they come in; it can be ended at any time, as nothing is lost with it */
+  opener: Channel<IntakeMethods>
   scan: Channel<ScanMethods>
   /** by which several tabs take turns; left out where there is only one */
   turnTools?: TurnTools
@@ -35,9 +37,8 @@ export function createServices(): Services {
     engine: channelTo<EngineMethods>(
       new Worker(new URL('../workers/engine.worker.ts', import.meta.url), { type: 'module' }),
     ),
-    intake: channelTo<IntakeMethods>(
-      new Worker(new URL('../workers/intake.worker.ts', import.meta.url), { type: 'module' }),
-    ),
+    intake: channelTo<IntakeMethods>(newIntake(), newIntake),
+    opener: channelTo<IntakeMethods>(newIntake(), newIntake),
     scan: channelTo<ScanMethods>(new Worker(new URL('../workers/scan.worker.ts', import.meta.url), { type: 'module' })),
     turnTools: { locks: navigator.locks, channel: new BroadcastChannel('sickle') },
     now: () => Date.now(),
@@ -45,8 +46,19 @@ export function createServices(): Services {
   }
 }
 
-function channelTo<M extends EngineMethods | IntakeMethods | ScanMethods>(worker: Worker): Channel<M> {
-  const channel = new Channel<M>(worker)
-  worker.addEventListener('error', (event) => channel.fail(event.message || 'a worker stopped'))
+function newIntake(): Worker {
+  return new Worker(new URL('../workers/intake.worker.ts', import.meta.url), { type: 'module' })
+}
+
+function channelTo<M extends EngineMethods | IntakeMethods | ScanMethods>(
+  worker: Worker,
+  renew: (() => Worker) | null = null,
+): Channel<M> {
+  const watched = (each: Worker) => {
+    each.addEventListener('error', (event) => channel.fail(event.message || 'a worker stopped'))
+    return each
+  }
+  const channel: Channel<M> = new Channel<M>(worker, renew && (() => watched(renew())))
+  watched(worker)
   return channel
 }

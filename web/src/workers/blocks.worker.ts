@@ -1,8 +1,10 @@
+import { toProblemMessage, type ProblemMessage } from '@sickle/core/problem'
 import { readBlocks, type BlockForm, type BlockStep, roomBuffers, type Room } from '@sickle/core/intake'
 
 /** What the intake asks of its helper: a file's blocks, and one more when it has room for one, with edges that it has read. */
 export type ToBlocks = { type: 'begin'; file: File; form: BlockForm } | { type: 'more'; spare: Room | null }
-export type FromBlocks = { type: 'step'; step: BlockStep } | { type: 'end' } | { type: 'failed'; text: string }
+export type FromBlocks =
+  { type: 'step'; step: BlockStep } | { type: 'end' } | { type: 'failed'; problem: ProblemMessage }
 
 /** Reads and splits a file beside the intake, which makes records of it meanwhile. */
 let steps: ReturnType<typeof readBlocks> | null = null
@@ -24,7 +26,7 @@ async function sendNext(spare: Room | null): Promise<void> {
   } catch (thrown) {
     self.postMessage({
       type: 'failed',
-      text: thrown instanceof Error ? thrown.message : String(thrown),
+      problem: toProblemMessage(thrown),
     } satisfies FromBlocks)
   }
 }

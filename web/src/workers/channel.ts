@@ -22,11 +22,15 @@ type Result<F> = F extends (...args: never[]) => infer R ? Awaited<R> : never
 export interface CallOptions {
   signal?: AbortSignal
   onProgress?: (value: unknown) => void
+  /** how long a call that is cancelled may take to stop by itself before its worker is ended, ms (default: it is waited for) */
+  graceMs?: number
 }
 
-interface Port {
+export interface Port {
   postMessage(message: unknown): void
   addEventListener(type: 'message', listener: (event: MessageEvent) => void): void
+  /** ends the worker behind it, whatever it is at */
+  terminate?(): void
 }
 
 /** The worker's side: answers calls, hands on cancelling, carries code and details of a Problem back. */
@@ -57,27 +61,52 @@ export function serve(port: Port, methods: Methods): void {
 
 /** The page's side. */
 export class Channel<M extends Methods> {
-  readonly #port: Port
+  #port: Port
+  readonly #renew: (() => Port) | null
   #next = 1
   readonly #waiting = new Map<
     number,
     { resolve: (v: unknown) => void; reject: (e: unknown) => void; onProgress?: (v: unknown) => void }
   >()
 
-  constructor(port: Port) {
+  /** @param renew starts a worker in place of one that had to be ended */
+  constructor(port: Port, renew: (() => Port) | null = null) {
     this.#port = port
-    port.addEventListener('message', (event: MessageEvent<FromWorker>) => this.#receive(event.data))
+    this.#renew = renew
+    this.#listen(port)
+  }
+
+  #listen(port: Port): void {
+    port.addEventListener('message', (event: MessageEvent<FromWorker>) => {
+      if (port === this.#port) this.#receive(event.data)
+    })
+  }
+
+  /** Ends the worker, with all it is at, and starts another. What was asked of it fails with this problem. */
+  restart(problem: Problem): void {
+    if (!this.#renew) return
+    this.#port.terminate?.()
+    this.#port = this.#renew()
+    this.#listen(this.#port)
+    for (const { reject } of this.#waiting.values()) reject(problem)
+    this.#waiting.clear()
   }
 
   call<K extends keyof M & string>(
     method: K,
     args: Args<M[K]>,
-    { signal, onProgress }: CallOptions = {},
+    { signal, onProgress, graceMs }: CallOptions = {},
   ): Promise<Result<M[K]>> {
     const id = this.#next++
     return new Promise((resolve, reject) => {
       this.#waiting.set(id, { resolve: resolve as (v: unknown) => void, reject, onProgress })
-      signal?.addEventListener('abort', () => this.#port.postMessage({ type: 'cancel', id }), { once: true })
+      const cancel = () => {
+        if (!this.#waiting.has(id)) return
+        this.#port.postMessage({ type: 'cancel', id })
+        if (graceMs !== undefined)
+          setTimeout(() => this.#waiting.has(id) && this.restart(new Problem('cancelled')), graceMs)
+      }
+      signal?.addEventListener('abort', cancel, { once: true })
       this.#port.postMessage({ type: 'call', id, method, args })
     })
   }

@@ -1,11 +1,15 @@
 import {
+  holdingOf,
   importRows,
   openFile,
   proposeMapping,
   previewRows,
+  Recogniser,
   recordKind,
+  type Learned,
   type Mapping,
   type OpenedFile,
+  type OpenOptions,
 } from '@sickle/core/intake'
 import { restoreBackup, writeBackup } from '../storage/backup'
 import { stopIfCancelled } from '@sickle/core/problem'
@@ -18,14 +22,30 @@ import { seldom } from './seldom'
 
 /** An opened file as the page sees it: no rows but the first. */
 function summary(file: OpenedFile) {
-  const { name, format, encoding, delimiter, sheet, sheets, notes, headings, sample } = file
-  return { name, format, encoding, delimiter, sheet, sheets, notes, headings, firstRows: sample.slice(0, 6) }
+  const { name, format, encoding, delimiter, sheet, sheets, notes, headings, warnings, sample } = file
+  const holds = headings.map((_, at) => holdingOf(sample.slice(0, 240).map((r) => r.cells[at] ?? null)))
+  return {
+    name,
+    format,
+    encoding,
+    delimiter,
+    sheet,
+    sheets,
+    notes,
+    headings,
+    warnings,
+    holds,
+    firstRows: sample.slice(0, 6),
+  }
 }
 
 export type FileSummary = ReturnType<typeof summary>
 
 /** The file that was looked at last stays open, so that a changed mapping does not read it again. */
 let last: { file: File; sheet: string | null; opened: OpenedFile } | null = null
+
+/** It knows all words of all fields, which takes a moment to make. */
+let recogniser: Recogniser | null = null
 
 /** Lets other messages in between, such as that it is to stop. A message to oneself, as a timer takes some milliseconds a turn. */
 const turnMs = 60
@@ -40,7 +60,7 @@ async function pause(): Promise<void> {
   lastTurn = performance.now()
 }
 
-async function open(file: File, sheet: string | null): Promise<OpenedFile> {
+async function open(file: File, sheet: string | null, options: OpenOptions = {}): Promise<OpenedFile> {
   if (
     last &&
     last.file.name === file.name &&
@@ -50,7 +70,7 @@ async function open(file: File, sheet: string | null): Promise<OpenedFile> {
   ) {
     return last.opened
   }
-  const result = await openFile(file, sheet)
+  const result = await openFile(file, sheet, options)
   last = { file, sheet, opened: result }
   return result
 }
@@ -66,9 +86,16 @@ function withHelper(opened: OpenedFile, file: File): OpenedFile {
 const methods = {
   ...exportMethods,
 
-  async plan(_: CallContext, file: File, sheet: string | null, now: number) {
-    const o = await open(file, sheet)
-    return { file: summary(o), proposal: proposeMapping(o, now) }
+  async plan(
+    { signal, progress }: CallContext,
+    file: File,
+    sheet: string | null,
+    now: number,
+    learned: Learned | null = null,
+  ) {
+    const o = await open(file, sheet, { signal, onProgress: seldom(100, (done: number) => progress(done)) })
+    recogniser ??= new Recogniser()
+    return { file: summary(o), proposal: proposeMapping(o, now, { learned, recogniser }) }
   },
 
   async preview(_: CallContext, file: File, sheet: string | null, mapping: Mapping) {

@@ -1,4 +1,4 @@
-import { stopIfCancelled } from '@sickle/core/problem'
+import { Problem, stopIfCancelled } from '@sickle/core/problem'
 import { roomBuffers, type BlockForm, type BlockStep, type Room } from '@sickle/core/intake'
 import type { FromBlocks, ToBlocks } from './blocks.worker'
 
@@ -15,7 +15,10 @@ export async function* remoteBlocks(file: File, form: BlockForm, signal?: AbortS
     wake()
   })
   worker.addEventListener('error', (event) => {
-    waiting.push({ type: 'failed', text: event.message || 'the helper stopped' })
+    waiting.push({
+      type: 'failed',
+      problem: { code: 'unexpected', details: { text: event.message || 'the helper stopped' } },
+    })
     wake()
   })
   const ask = (message: ToBlocks, transfer: ArrayBuffer[] = []) => worker.postMessage(message, transfer)
@@ -28,7 +31,7 @@ export async function* remoteBlocks(file: File, form: BlockForm, signal?: AbortS
       stopIfCancelled(signal)
       const got = waiting.shift() as FromBlocks
       if (got.type === 'end') return
-      if (got.type === 'failed') throw new Error(got.text)
+      if (got.type === 'failed') throw new Problem(got.problem.code, got.problem.details)
       ask({ type: 'more', spare }, spare ? roomBuffers(spare) : [])
       yield got.step
       spare = 'block' in got.step ? got.step.block.edges : null

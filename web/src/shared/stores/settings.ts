@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { usualStrips } from '@sickle/core/engine'
-import type { Mapping } from '@sickle/core/intake'
+import { forgetColumn, nothingLearned, type Learned, type LearnedColumn } from '@sickle/core/intake'
 import { useServices } from '@/app/services'
 import type { ThemeChoice } from '@/app/theme'
 import { keptDocument } from './document'
@@ -17,7 +17,7 @@ export interface Settings {
   columns: string[]
 }
 
-/** Small choices, and the mappings remembered for files of the same shape. */
+/** Small choices, and what the seller has taught the intake. */
 export const useSettings = defineStore('settings', () => {
   const services = useServices()
   const usual = (): Settings => ({
@@ -30,17 +30,34 @@ export const useSettings = defineStore('settings', () => {
     ...usual(),
     ...(kept as Partial<Settings>),
   }))
-  const mappings = keptDocument<Record<string, { headings: string[]; mapping: Mapping }>>(
-    services,
-    'mappings',
-    () => ({}),
-  )
+  const learned = keptDocument<Learned>(services, 'mappings', () => nothingLearned, learnedOf)
   return {
     value: computed(() => settings.value.value),
-    load: () => Promise.all([settings.load(), mappings.load()]),
+    load: () => Promise.all([settings.load(), learned.load()]),
     change: (some: Partial<Settings>) => settings.set({ ...settings.value.value, ...some }),
-    rememberedFor: (shape: string) => mappings.value.value[shape] ?? null,
-    remember: (shape: string, headings: string[], mapping: Mapping) =>
-      mappings.set({ ...mappings.value.value, [shape]: { headings, mapping } }),
+    learned: computed(() => learned.value.value),
+    learn: (next: Learned) => learned.set(next),
+    forget: (column: LearnedColumn) => learned.set(forgetColumn(learned.value.value, column)),
+    forgetFile: (shape: string) => {
+      const { [shape]: _gone, ...files } = learned.value.value.files
+      return learned.set({ ...learned.value.value, files })
+    },
   }
 })
+
+/**
+ * What was learned, as it rests. Earlier versions kept whole mappings, our own guesses among them: of those only the names of
+ * markets and suppliers are taken over, which nobody but the seller can have said.
+ */
+export function learnedOf(stored: unknown): Learned {
+  const now = (stored ?? {}) as Partial<Learned>
+  if (Array.isArray(now.columns)) return { columns: now.columns, files: now.files ?? {} }
+  const kept = (stored ?? {}) as Record<string, { mapping?: { market?: unknown; supplier?: unknown } }>
+  const files: Learned['files'] = {}
+  for (const [shape, { mapping }] of Object.entries(kept)) {
+    const { market, supplier } = mapping ?? {}
+    const answers = { ...(typeof market === 'string' && { market }), ...(typeof supplier === 'string' && { supplier }) }
+    if (Object.keys(answers).length > 0) files[shape] = { ...answers, file: 'an earlier file' }
+  }
+  return { columns: [], files }
+}

@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { recordKind, type ColumnUse } from '@sickle/core/intake'
+import { recordKind, type ColumnUse, type Surety } from '@sickle/core/intake'
 import { isoDay } from '@sickle/core/identity'
 import { useGather } from './gather-store'
 
 const gather = useGather()
 const now = computed(() => gather.current!)
-const fields = computed(() => recordKind(now.value.mapping.kind).fields.filter((f) => f.type !== 'tiers'))
+const fields = computed(() =>
+  recordKind(now.value.mapping.kind).fields.filter(
+    (f) => f.type !== 'tiers' || now.value.mapping.columns.some((c) => c.as === 'field' && c.field === 'tiers'),
+  ),
+)
 const guess = computed(() => now.value.proposal.kinds.find((k) => k.kind === now.value.mapping.kind))
 
 /** Days of a wide file and price steps fold into one row each: nobody wants to see 180 of them. */
@@ -15,7 +19,7 @@ const rows = computed(() => {
     i,
     use,
     heading: now.value.summary.headings[i] ?? '',
-    certainty: certaintyOf(use, i),
+    surety: suretyOf(use, i),
     samples: samples(i),
   }))
   const days = all.filter((r) => r.use.as === 'day')
@@ -29,11 +33,17 @@ function samples(i: number): string {
     .filter((c) => c !== null && c !== undefined && c !== '')
   return cells.slice(0, 3).map(String).join(' · ')
 }
-/** As proposed, or certain where the user said so. */
-function certaintyOf(use: ColumnUse, i: number): number {
+/** As proposed, or as the user says. */
+function suretyOf(use: ColumnUse, i: number): Surety {
   const proposed = guess.value?.columns[i]
-  if (now.value.remembered) return 1
-  return JSON.stringify(proposed?.use) === JSON.stringify(use) ? (proposed?.certainty ?? 0) : 1
+  return proposed && JSON.stringify(proposed.use) === JSON.stringify(use) ? proposed.surety : 'said'
+}
+const shownSurety: Record<Surety, { word: string; share: number }> = {
+  said: { word: 'as you said', share: 1 },
+  sure: { word: 'sure', share: 1 },
+  likely: { word: 'likely', share: 0.66 },
+  unsure: { word: 'please check', share: 0.33 },
+  none: { word: 'not used', share: 0 },
 }
 function value(use: ColumnUse): string {
   return use.as === 'field' ? `field:${use.field}` : use.as === 'tier' ? `tier:${use.from}` : use.as
@@ -47,9 +57,6 @@ function choose(i: number, text: string) {
     return use.as === 'field' && c.as === 'field' && c.field === use.field ? { as: 'unused' } : c
   })
   void gather.correct({ columns })
-}
-function sureness(c: number): string {
-  return c >= 0.85 ? 'sure' : c >= 0.6 ? 'likely' : c > 0 ? 'unsure' : 'not used'
 }
 </script>
 
@@ -82,9 +89,9 @@ function sureness(c: number): string {
           </td>
           <td class="sure">
             <span class="meter" aria-hidden="true"
-              ><i :style="{ width: `${r.certainty * 100}%` }" :class="{ low: r.certainty < 0.6 }"
+              ><i :style="{ width: `${shownSurety[r.surety].share * 100}%` }" :class="{ low: r.surety === 'unsure' }"
             /></span>
-            <span class="small">{{ sureness(r.certainty) }}</span>
+            <span class="small">{{ shownSurety[r.surety].word }}</span>
           </td>
           <td class="quiet samples">{{ r.samples }}</td>
         </tr>

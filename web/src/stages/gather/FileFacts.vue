@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { dayOfIso, isoDay } from '@sickle/core/identity'
 import { isCurrencyCode } from '@sickle/core/money'
 import {
+  openQuestions,
   recordKind,
   recordKinds,
   type DateOrder,
@@ -21,6 +22,21 @@ const now = computed(() => gather.current!)
 const m = computed(() => now.value.mapping)
 const asks = (about: Question['about']) => gather.openQuestions.find((q) => q.about === about)
 const everAsked = (about: Question['about']) => now.value.proposal.questions.find((q) => q.about === about)
+/** Questions about single columns, as long as the column is used so. */
+const ofColumns = computed(() => {
+  const asked = { ...now.value.mapping, said: [] }
+  return openQuestions(now.value.proposal.questions, asked).filter((q) => q.column !== undefined)
+})
+const isOpen = (id: string) => gather.openQuestions.some((q) => q.id === id)
+function answerColumn({ id, about, column = -1 }: Question, value: string) {
+  const said = [...(m.value.said ?? []), id]
+  if (about === 'future') return answer({ latestDay: value === 'take' ? null : m.value.latestDay, said })
+  const styles = m.value.styles.map((s, at) => (at === column ? { ...s, ratio: value as 'percent' | 'share' } : s))
+  answer({ styles, said })
+}
+const chosen = ({ id, about, column = -1 }: Question, value: string) =>
+  !isOpen(id) &&
+  (about === 'future' ? (m.value.latestDay === null) === (value === 'take') : m.value.styles[column]?.ratio === value)
 const format = computed(() => {
   const s = now.value.summary
   const names = { delimited: 'Delimited text', xlsx: 'Spreadsheet', json: 'JSON', ndjson: 'NDJSON', parquet: 'Parquet' }
@@ -142,6 +158,13 @@ function setDay(iso: string) {
             })
           "
         />
+        {{ o.label }}</label
+      >
+    </fieldset>
+    <fieldset v-for="q in ofColumns" :key="q.id" :class="{ open: isOpen(q.id) }">
+      <legend>{{ q.text }}</legend>
+      <label v-for="o in q.options" :key="o.value" class="radio"
+        ><input type="radio" :name="q.id" :checked="chosen(q, o.value)" @change="answerColumn(q, o.value)" />
         {{ o.label }}</label
       >
     </fieldset>

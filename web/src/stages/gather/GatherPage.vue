@@ -8,6 +8,7 @@ import { useRules } from '@/shared/stores/rules'
 import { useTurn } from '@/shared/stores/turn'
 import { useWorkspace } from '@/shared/stores/workspace'
 import DropField from './DropField.vue'
+import FileOpening from './FileOpening.vue'
 import FirstDoors from './FirstDoors.vue'
 import ImportReview from './ImportReview.vue'
 import LedgerFoot from './LedgerFoot.vue'
@@ -50,7 +51,7 @@ async function loadDemo() {
       <span>{{ f.text }}</span>
       <button class="bare" :aria-label="`Dismiss the message about ${f.file}`" @click="gather.dismiss(i)">✕</button>
     </div>
-    <p v-if="gather.opening" class="panel opening" role="status">Reading {{ gather.opening }} …</p>
+    <FileOpening v-if="gather.opening" class="panel" />
     <ImportReview v-if="gather.current" :key="gather.current.file.name" />
     <template v-else-if="(workspace.empty || demo === 'loading') && !gather.opening">
       <FirstDoors :busy="demo === 'loading'" @demo="loadDemo" @files="gather.offer" />
@@ -109,8 +110,5 @@ async function loadDemo() {
   border: 1px solid var(--clay);
   border-radius: 8px;
   background: var(--clay-soft);
-}
-.opening {
-  padding: 14px;
 }
 </style>

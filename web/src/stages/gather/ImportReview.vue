@@ -6,6 +6,7 @@ import { useKeys } from '@/shared/use-keys'
 import { plural } from '@/shared/format'
 import ColumnTable from './ColumnTable.vue'
 import FileFacts from './FileFacts.vue'
+import ImportHints from './ImportHints.vue'
 import PreviewTable from './PreviewTable.vue'
 import { useGather } from './gather-store'
 
@@ -24,8 +25,7 @@ useKeys('This import', [
       <div>
         <h1>{{ now.file.name }}</h1>
         <p class="quiet small">
-          {{ recordKind(now.mapping.kind).row
-          }}<template v-if="now.remembered"> · read as you set it for a file of the same shape</template>
+          {{ recordKind(now.mapping.kind).row }}<template v-if="now.remembered"> · read as you set it before</template>
           <template v-if="gather.waiting.length"> · {{ plural(gather.waiting.length, 'more file') }} waiting</template>
         </p>
       </div>
@@ -40,6 +40,7 @@ useKeys('This import', [
     <div class="two">
       <FileFacts class="panel facts scroll" />
       <div class="right">
+        <ImportHints />
         <ColumnTable class="panel scroll" />
         <PreviewTable class="panel scroll" />
       </div>
@@ -73,10 +74,17 @@ header {
   min-height: 0;
 }
 .right {
-  display: grid;
-  grid-template-rows: minmax(0, 1.25fr) minmax(0, 1fr);
+  display: flex;
+  flex-direction: column;
   gap: 12px;
   min-height: 0;
+}
+.right > .panel {
+  flex: 1.25 1 0;
+  min-height: 0;
+}
+.right > .panel:last-child {
+  flex-grow: 1;
 }
 .facts {
   padding: 14px;

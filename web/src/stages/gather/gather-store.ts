@@ -1,14 +1,15 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, toRaw } from 'vue'
 import {
-  applyRemembered,
+  learnFrom,
+  openQuestions,
   recordKind,
-  shapeOf,
+  type ColumnUse,
   type Mapping,
   type Preview,
   type Proposal,
-  type Question,
 } from '@sickle/core/intake'
+import { Problem } from '@sickle/core/problem'
 import { plain } from '@/shared/plain'
 import { useServices } from '@/app/services'
 import { toProblem } from '@/shared/problem'
@@ -17,14 +18,19 @@ import { useSettings } from '@/shared/stores/settings'
 import { useTurn } from '@/shared/stores/turn'
 import { useWorkspace } from '@/shared/stores/workspace'
 import type { FileSummary } from '@/workers/intake.worker'
+import { importHints } from './import-hints'
 
 export interface OpenImport {
   file: File
   summary: FileSummary
   proposal: Proposal
   mapping: Mapping
+  /** read, in part at least, as the seller once said */
   remembered: boolean
 }
+
+/** how long a file may take to open, and how long a stopped worker may take to say so, ms */
+const [openingMs, graceMs] = [10_000, 400]
 
 /** Files on their way in: opened, looked at and corrected one by one, then brought in as jobs. */
 export const useGather = defineStore('gather', () => {
@@ -36,7 +42,8 @@ export const useGather = defineStore('gather', () => {
   const waiting = ref<File[]>([])
   const current = shallowRef<OpenImport | null>(null)
   const preview = shallowRef<Preview | null>(null)
-  const opening = ref<string | null>(null)
+  const opening = ref<{ file: string; done: number | null } | null>(null)
+  let stop: AbortController | null = null
   const failures = ref<{ file: string; text: string }[]>([])
   let asked = 0
   let brought: OpenImport | null = null
@@ -59,27 +66,42 @@ export const useGather = defineStore('gather', () => {
   }
 
   async function open(file: File, sheet: string | null): Promise<void> {
-    opening.value = file.name
+    opening.value = { file: file.name, done: null }
+    const mine = (stop = new AbortController())
+    const late = setTimeout(() => services.opener.restart(new Problem('file-slow', { file: file.name })), openingMs)
     try {
-      const { file: summary, proposal } = await services.intake.call('plan', [file, sheet, services.now()])
-      const known = settings.rememberedFor(shapeOf(summary.headings))
-      const mapping = known ? applyRemembered(plain(known), summary.headings, proposal.mapping) : proposal.mapping
-      current.value = { file, summary, proposal, mapping, remembered: known !== null }
+      const { file: summary, proposal } = await services.opener.call(
+        'plan',
+        [file, sheet, services.now(), plain(settings.learned)],
+        {
+          signal: mine.signal,
+          graceMs,
+          onProgress: (done) => (opening.value = { file: file.name, done: done as number }),
+        },
+      )
+      const remembered = proposal.learned.length > 0 || proposal.answered
+      left.value = []
+      current.value = { file, summary, proposal, mapping: proposal.mapping, remembered }
       await look()
     } catch (thrown) {
-      fail(file.name, thrown)
+      if (toProblem(thrown).code !== 'cancelled') fail(file.name, thrown)
       opening.value = null
+      clearTimeout(late)
       await next()
     } finally {
+      clearTimeout(late)
       opening.value = null
     }
   }
+
+  /** Stops reading the file that is being opened, whatever it does to the reader. */
+  const stopOpening = () => stop?.abort()
 
   async function look(): Promise<void> {
     const now = current.value
     if (!now) return
     const mine = ++asked
-    const got = await services.intake.call('preview', [now.file, now.summary.sheet, now.mapping])
+    const got = await services.opener.call('preview', [now.file, now.summary.sheet, now.mapping])
     if (mine === asked) preview.value = got
   }
 
@@ -95,7 +117,31 @@ export const useGather = defineStore('gather', () => {
     if (guess) await correct({ kind, columns: guess.columns.map((c) => c.use) })
   }
 
-  const stillOpen = computed(() => (current.value ? openQuestions(current.value) : []))
+  /** hints that were answered with no, for the open file */
+  const left = ref<string[]>([])
+  const hints = computed(() => {
+    const now = current.value
+    if (!now) return []
+    return importHints(now.summary, now.proposal, now.mapping, left.value).map(({ offer, ...hint }) => ({
+      ...hint,
+      take: offer && (() => take(offer.column, offer.field)),
+    }))
+  })
+  const leave = (key: string) => void (left.value = [...left.value, key])
+
+  /** Takes a column for a field; one that was taken for it before is so no more. */
+  function take(column: number, field: string): Promise<void> {
+    const columns = (current.value?.mapping.columns ?? []).map((use, at): ColumnUse => {
+      if (at === column) return { as: 'field', field }
+      return use.as === 'field' && use.field === field ? { as: 'unused' } : use
+    })
+    return correct({ columns })
+  }
+
+  const stillOpen = computed(() => {
+    const now = current.value
+    return now ? openQuestions(now.proposal.questions, now.mapping) : []
+  })
   const missing = computed(() => (current.value ? missingFields(current.value.mapping) : []))
 
   /** Brings the open file in, in the background, and goes on to the next. */
@@ -110,21 +156,37 @@ export const useGather = defineStore('gather', () => {
     await next()
   }
 
-  async function bringIn({ file, summary, mapping }: OpenImport): Promise<void> {
+  async function bringIn(now: OpenImport): Promise<void> {
+    const { file, summary, mapping } = now
     turn.assertWriter()
     await jobs.run(`Bring in ${file.name}`, async ({ signal, report }) => {
       const about = { id: services.newId(), now: services.now(), demo: false }
-      const { entry } = await services.intake.call('run', [file, summary.sheet, mapping, about], {
+      const { entry, rejects } = await services.intake.call('run', [file, summary.sheet, mapping, about], {
         signal,
+        graceMs: 2000,
         onProgress: (p) => showProgress(p, report),
       })
       const known = `${entry.taken} rows taken${entry.rejected ? `, ${entry.rejected} not: see the ledger` : ''}`
       report(1, entry.taken === 0 ? 'No row could be taken; nothing was kept.' : known)
       if (entry.taken === 0)
-        fail(file.name, new Error(`none of its ${entry.rejected} rows could be read under this mapping`))
-      await settings.remember(shapeOf(summary.headings), summary.headings, mapping)
+        fail(
+          file.name,
+          new Problem('file-none-taken', {
+            file: file.name,
+            rows: entry.rejected,
+            reason: rejects.rejected[0]?.reason ?? '',
+          }),
+        )
+      else await settings.learn(learned(now))
     })
     await workspace.renew()
+  }
+
+  /** What the file taught, by what the seller changed in it. */
+  function learned({ file, summary, proposal, mapping }: OpenImport) {
+    const guess = proposal.kinds.find((k) => k.kind === mapping.kind)?.columns.map((c) => c.use) ?? []
+    const about = { headings: summary.headings, holds: summary.holds, file: file.name }
+    return learnFrom(plain(settings.learned), about, { proposed: proposal.mapping, guess, final: mapping })
   }
 
   const skip = () => next()
@@ -138,9 +200,12 @@ export const useGather = defineStore('gather', () => {
     offer,
     skip,
     open,
+    stopOpening,
     correct,
     chooseKind,
     openQuestions: stillOpen,
+    hints,
+    leave,
     missing,
     bring,
     dismiss,
@@ -150,18 +215,6 @@ export const useGather = defineStore('gather', () => {
 export function showProgress(progress: unknown, report: (done: number, note: string) => void): void {
   const { done, rows } = progress as { done: number; rows: number }
   report(done, `${rows.toLocaleString('en')} rows`)
-}
-
-/** Questions to which the mapping still has no answer. Order and number style count as answered once confirmed. */
-function openQuestions({ proposal, mapping, remembered }: OpenImport): Question[] {
-  const has = (field: string) => mapping.columns.some((c) => c.as === 'field' && c.field === field)
-  return proposal.questions.filter((q) => {
-    if (q.about === 'market' || q.about === 'supplier')
-      return recordKind(mapping.kind).from === q.about && mapping[q.about] === null && !has(q.about)
-    if (q.about === 'currency') return mapping.currency === null && !has('currency')
-    if (remembered || q.about === 'kind') return false
-    return !mapping.said?.includes(q.about)
-  })
 }
 
 /** Required fields of the kind that no column is used for. */

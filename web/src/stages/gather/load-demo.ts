@@ -39,6 +39,8 @@ export async function bringDemoFile(
   const { market, supplier, currency } = file.answers
   const mapping: Mapping = {
     ...proposal.mapping,
+    // the demo's days are right whatever the clock of this machine says
+    latestDay: null,
     market: market ?? proposal.mapping.market,
     supplier: supplier ?? proposal.mapping.supplier,
     currency: proposal.mapping.currency ?? currency ?? null,

@@ -1,28 +1,27 @@
-import { Problem, stopIfCancelled } from '../problem'
-import type { Encoding } from './decode-text'
+import { Problem, stopIfCancelled } from '../../problem'
+import type { Encoding } from '../decode-text'
+import { limits, type FileSource, type NumberedRow, type OpenedFile } from '../opened-file'
 import { flattenRecord } from './flatten-record'
-import { limits, type Cell, type FileSource, type NumberedRow, type OpenedFile } from './opened-file'
-import { nesting } from './open-json'
+import { nesting } from './nesting'
+import { brokenRow, RecordNames } from './record-rows'
 
 /** Opens newline-delimited JSON. A line that is not JSON becomes a row with its text, so that it is reported, not lost. */
 export async function openNdjson(file: FileSource, encoding: Encoding): Promise<OpenedFile> {
   const bytes = await file.slice(0, limits.sampleBytes).arrayBuffer()
   const text = new TextDecoder(encoding).decode(bytes)
-  const lines = (bytes.byteLength === file.size ? text : text.slice(0, text.lastIndexOf('\n'))).split('\n')
-  const records = lines.slice(0, limits.sampleRows).flatMap((line) => parseLine(line) ?? [])
-  const names = new Map<string, number>()
-  for (const record of records) for (const name of record.keys()) if (!names.has(name)) names.set(name, names.size)
-  if (names.size === 0) throw new Problem('file-no-table', { file: file.name })
+  const lines = (bytes.byteLength === file.size ? text : text.slice(0, text.lastIndexOf('\n')))
+    .split('\n')
+    .slice(0, limits.sampleRows)
+  const names = new RecordNames(file.name)
+  for (const line of lines) {
+    const record = parseLine(line)
+    if (record) names.add(record)
+  }
+  if (names.names.size === 0) throw new Problem('file-no-table', { file: file.name })
   const toNumbered = (line: string, row: number): NumberedRow[] => {
     if (line.trim() === '') return []
     const record = parseLine(line)
-    if (!record) return [{ row, cells: [line.trim().slice(0, 2000)] }]
-    const cells: Cell[] = Array.from({ length: names.size }, () => null)
-    for (const [name, cell] of record) {
-      const at = names.get(name)
-      if (at !== undefined) cells[at] = cell
-    }
-    return [{ row, cells }]
+    return [record ? names.row(record, row) : brokenRow(line, row)]
   }
   return {
     name: file.name,
@@ -32,13 +31,13 @@ export async function openNdjson(file: FileSource, encoding: Encoding): Promise<
     sheet: null,
     sheets: [],
     notes: [],
-    headings: [...names.keys()],
-    sample: lines.slice(0, limits.sampleRows).flatMap((line, i) => toNumbered(line, i + 1)),
+    headings: [...names.names.keys()],
+    sample: lines.flatMap((line, i) => toNumbered(line, i + 1)),
     rows: (signal) => readLines(file, encoding, toNumbered, signal),
   }
 }
 
-function parseLine(line: string): Map<string, Cell> | null {
+function parseLine(line: string) {
   const text = line.trim()
   if (!text.startsWith('{') || nesting(text) > limits.depth) return null
   try {
@@ -57,7 +56,9 @@ async function* readLines(
 ) {
   const decoder = new TextDecoder(encoding)
   const reader = file.stream().getReader()
-  let rest = ''
+  // parts of a line that goes on, joined only when it ends: a long one is not gone over again with each piece
+  let begun: string[] = []
+  let length = 0
   let row = 0
   let read = 0
   try {
@@ -65,8 +66,16 @@ async function* readLines(
       stopIfCancelled(signal)
       const { value, done } = await reader.read()
       read += value?.length ?? 0
-      const lines = (rest + decoder.decode(value, { stream: !done })).split('\n')
-      rest = done ? '' : (lines.pop() ?? '')
+      const text = decoder.decode(value, { stream: !done })
+      begun.push(text)
+      length += text.length
+      if (length > limits.rowMegabytes * 1e6)
+        throw new Problem('row-too-long', { file: file.name, row: row + 1, megabytes: limits.rowMegabytes })
+      if (!done && !text.includes('\n')) continue
+      const lines = begun.join('').split('\n')
+      const rest = done ? '' : (lines.pop() ?? '')
+      begun = [rest]
+      length = rest.length
       const batch = lines.flatMap((line) => toNumbered(line, ++row))
       yield { batch, done: done ? 1 : read / file.size }
       if (done) return

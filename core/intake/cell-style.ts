@@ -1,0 +1,29 @@
+import type { DateOrder } from './day-style'
+import type { NumberStyle } from './number-style'
+import type { Mapping } from './propose-mapping'
+
+/** How the cells of one column are to be read. */
+export interface CellStyle {
+  number: NumberStyle
+  order: DateOrder
+  /** of shares written as plain figures; a sign of percent is always believed (default 'share') */
+  ratio?: 'percent' | 'share'
+  /** of days written as plain figures; without it such figures are no days */
+  days?: 'serial' | 'seconds' | 'milliseconds'
+  /** days after it are doubted, days since 1970 */
+  latestDay?: number | null
+}
+
+/** The style of the column at a place of the file. */
+export function styleAt(mapping: Mapping, at: number): CellStyle {
+  const { number, order, latestDay } = mapping
+  return { number, order, latestDay, ...mapping.styles[at] }
+}
+
+/** The style of the column that holds a field; that of the file where none does. */
+export function styleOfField(mapping: Mapping, field: string): CellStyle {
+  return styleAt(
+    mapping,
+    mapping.columns.findIndex((c) => c.as === 'field' && c.field === field),
+  )
+}

@@ -1,0 +1,58 @@
+import type { OpenedFile } from '../opened-file'
+import type { ColumnUse, KindGuess, Surety } from '../recognise/guess-columns'
+import type { CorpusFile } from './read-corpus'
+
+export interface FileScore {
+  file: CorpusFile
+  kindRight: boolean
+  said: string
+  /** columns that can be judged */
+  columns: { heading: string; wanted: string; got: string; surety: Surety; right: boolean }[]
+  /** neither kind nor a column needs a correction */
+  whole: boolean
+}
+
+/** How a guess does on a file of the corpus. */
+export function scoreFile(file: CorpusFile, opened: OpenedFile, guess: KindGuess): FileScore {
+  const wanted = file.wide
+    ? opened.headings.map((_, i) => file.columns[i]?.field ?? 'day').map((f) => (f === '-' ? '-' : f))
+    : file.columns.map((c) => c.field)
+  const columns = opened.headings.flatMap((heading, i) => {
+    const want = wanted[i] ?? 'day'
+    if (want === '?') return []
+    const { use, surety } = guess.columns[i] ?? { use: { as: 'unused' }, surety: 'none' }
+    const got = nameOf(use)
+    return [{ heading, wanted: want, got, surety, right: got === want && guess.kind === file.kind }]
+  })
+  const kindRight = guess.kind === file.kind
+  return { file, kindRight, said: guess.kind, columns, whole: kindRight && columns.every((c) => c.right) }
+}
+
+function nameOf(use: ColumnUse): string {
+  if (use.as === 'field') return use.field
+  return use.as === 'tier' ? `tier:${use.from}` : use.as === 'day' ? 'day' : '-'
+}
+
+export interface HalfScore {
+  files: number
+  kinds: number
+  columns: number
+  columnsRight: number
+  sure: number
+  sureWrong: number
+  whole: number
+}
+
+export function sumUp(scores: readonly FileScore[]): HalfScore {
+  const columns = scores.flatMap((s) => s.columns)
+  const sure = columns.filter((c) => c.surety === 'sure')
+  return {
+    files: scores.length,
+    kinds: scores.filter((s) => s.kindRight).length,
+    columns: columns.length,
+    columnsRight: columns.filter((c) => c.right).length,
+    sure: sure.length,
+    sureWrong: sure.filter((c) => !c.right).length,
+    whole: scores.filter((s) => s.whole).length,
+  }
+}

@@ -1,0 +1,141 @@
+/** A list of records inside a JSON text. */
+export interface JsonList {
+  /** where its first element may begin: the byte behind '[' */
+  at: number
+  records: number
+  /** plain values beside the list and above it, as texts */
+  notes: string[]
+}
+
+export interface JsonOutline {
+  lists: JsonList[]
+  /** deepest nesting of brackets */
+  depth: number
+  /** every bracket and text is closed, and nothing comes after the end */
+  isWhole: boolean
+}
+
+interface Level {
+  isList: boolean
+  at: number
+  records: number
+  others: number
+  key: string
+  notes: string[]
+}
+
+const [quote, backslash, comma, colon, openList, closeList, openRecord, closeRecord] = [
+  34, 92, 44, 58, 91, 93, 123, 125,
+]
+/** lists deeper than this are part of a record */
+const deepestList = 5
+const [mostNotes, longestNote, mostLists] = [40, 200, 50]
+const decoder = new TextDecoder()
+
+/**
+ * Goes over a JSON text (UTF-8 or any encoding in which ASCII stands for itself) once, building nothing: where its lists are, how many
+ * records each holds, how deep it nests. Piece by piece, in time linear in the bytes.
+ */
+export class OutlineReader {
+  readonly #levels: Level[] = []
+  readonly #lists: (Omit<JsonList, 'notes'> & { above: Level[] })[] = []
+  #deepest = 0
+  #at = 0
+  #inText = false
+  #escaped = false
+  /** bytes of the text or plain value that is being read, where it may be a key or a note */
+  #kept: number[] | null = null
+  #plain: string | null = null
+  #unbalanced = false
+  #roots = 0
+
+  push(bytes: Uint8Array): void {
+    const offset = this.#at
+    const n = bytes.length
+    for (let i = 0; i < n; i++) {
+      const b = bytes[i] as number
+      if (this.#inText) {
+        if (this.#escaped) this.#escaped = false
+        else if (b === backslash) this.#escaped = true
+        else if (b === quote) {
+          this.#inText = false
+          this.#endValue()
+        }
+        if (this.#inText && this.#kept && this.#kept.length < longestNote) this.#kept.push(b)
+        continue
+      }
+      if (b === quote) {
+        this.#inText = true
+        this.#kept = this.#levels.length <= 4 && this.#top?.isList === false ? [] : null
+      } else if (b === openRecord || b === openList) this.#open(b === openList, offset + i + 1)
+      else if (b === closeRecord || b === closeList) this.#close(b === closeList)
+      else if (b === colon) this.#key()
+      else if (b === comma) this.#next()
+      else if (b > 32) {
+        if (this.#levels.length === 0) this.#unbalanced = true
+        if (this.#top?.isList === false && this.#levels.length <= 4) (this.#kept ??= []).push(b)
+        else if (this.#top?.isList === true) this.#top.others = Math.max(this.#top.others, 0)
+      }
+    }
+    this.#at += n
+  }
+
+  get #top(): Level | undefined {
+    return this.#levels[this.#levels.length - 1]
+  }
+
+  #open(isList: boolean, at: number): void {
+    const top = this.#top
+    if (top?.isList) top.records++
+    if (!top && ++this.#roots > 1) this.#unbalanced = true
+    this.#levels.push({ isList, at, records: 0, others: 0, key: '', notes: [] })
+    this.#deepest = Math.max(this.#deepest, this.#levels.length)
+    this.#kept = null
+  }
+
+  #close(isList: boolean): void {
+    this.#endValue()
+    this.#next()
+    const level = this.#levels.pop()
+    if (!level || level.isList !== isList) {
+      this.#unbalanced = true
+      return
+    }
+    if (!level.isList || level.records === 0 || this.#levels.length >= deepestList) return
+    this.#lists.push({ at: level.at, records: level.records, above: [...this.#levels] })
+    if (this.#lists.length > mostLists) this.#lists.sort((a, b) => b.records - a.records).length = mostLists
+  }
+
+  /** A text, or the letters of a plain value, are over. */
+  #endValue(): void {
+    if (this.#kept) this.#plain = decoder.decode(Uint8Array.from(this.#kept))
+    this.#kept = null
+  }
+
+  #key(): void {
+    this.#endValue()
+    const top = this.#top
+    if (top && !top.isList) top.key = this.#plain ?? ''
+    this.#plain = null
+  }
+
+  #next(): void {
+    this.#endValue()
+    const top = this.#top
+    if (top && !top.isList && this.#plain !== null && top.key !== '' && top.notes.length < mostNotes)
+      top.notes.push(`${top.key} ${this.#plain}`)
+    this.#plain = null
+  }
+
+  /** What was seen, the longest list first; what stands behind a list is among its notes too. */
+  outline(): JsonOutline {
+    const lists = [...this.#lists]
+      .sort((a, b) => b.records - a.records)
+      .map(({ at, records, above }) => ({ at, records, notes: above.flatMap((l) => l.notes).slice(0, mostNotes) }))
+    return {
+      lists,
+      depth: this.#deepest,
+      isWhole: !this.#unbalanced && !this.#inText && this.#levels.length === 0 && this.#roots === 1,
+    }
+  }
+}

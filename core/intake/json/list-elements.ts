@@ -1,0 +1,79 @@
+import { Problem, stopIfCancelled } from '../../problem'
+import { limits, type SlicedSource } from '../opened-file'
+
+const [quote, backslash, openList, closeList, openRecord, closeRecord] = [34, 92, 91, 93, 123, 125]
+const piece = 1_000_000
+
+/** Elements of a list, a piece of the file at a time, each as its bytes; and the share of the file that is read. */
+export interface Elements {
+  elements: Uint8Array[]
+  done: number
+}
+
+/**
+ * The records of a list inside a JSON file, cut out one by one without building the others. Plain values between them are passed over.
+ *
+ * @param from the byte behind the list's '['
+ * @throws Problem 'row-too-long', 'cancelled'
+ */
+export async function* listElements(file: SlicedSource, from: number, signal?: AbortSignal): AsyncGenerator<Elements> {
+  let left = new Uint8Array(0)
+  let row = 0
+  for (let at = from; at < file.size; at += piece) {
+    stopIfCancelled(signal)
+    const next = new Uint8Array(await file.slice(at, Math.min(file.size, at + piece)).arrayBuffer())
+    const bytes = joined(left, next)
+    const { elements, used, isOver } = cut(bytes)
+    row += elements.length
+    left = bytes.slice(used)
+    if (left.length > limits.rowMegabytes * 1e6)
+      throw new Problem('row-too-long', { file: file.name, row: row + 1, megabytes: limits.rowMegabytes })
+    yield { elements, done: isOver ? 1 : Math.min(0.999, (at + piece) / file.size) }
+    if (isOver) return
+  }
+}
+
+/** Whole elements at the beginning of some bytes; what is begun only is left for later. */
+function cut(bytes: Uint8Array): { elements: Uint8Array[]; used: number; isOver: boolean } {
+  const elements: Uint8Array[] = []
+  let depth = 0
+  let start = 0
+  let used = 0
+  for (let i = 0; i < bytes.length; i++) {
+    const b = bytes[i]
+    if (b === quote) {
+      const end = textEnd(bytes, i + 1)
+      if (end < 0) return { elements, used: depth === 0 ? i : used, isOver: false }
+      i = end
+      if (depth === 0) used = i + 1
+    } else if (b === openRecord || b === openList) {
+      if (depth++ === 0) {
+        start = i
+        used = i
+      }
+    } else if (b === closeRecord || b === closeList) {
+      if (depth === 0) return { elements, used: i, isOver: true }
+      if (--depth === 0) {
+        elements.push(bytes.subarray(start, i + 1))
+        used = i + 1
+      }
+    } else if (depth === 0) used = i + 1
+  }
+  return { elements, used, isOver: false }
+}
+
+function textEnd(bytes: Uint8Array, from: number): number {
+  for (let at = from; at < bytes.length; at++) {
+    if (bytes[at] === backslash) at++
+    else if (bytes[at] === quote) return at
+  }
+  return -1
+}
+
+function joined(a: Uint8Array, b: Uint8Array<ArrayBuffer>): Uint8Array<ArrayBuffer> {
+  if (a.length === 0) return b
+  const both = new Uint8Array(a.length + b.length)
+  both.set(a)
+  both.set(b, a.length)
+  return both
+}

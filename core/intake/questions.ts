@@ -1,0 +1,175 @@
+import { parseDay, type DateOrderGuess } from './day-style'
+import type { NumberStyleGuess } from './number-style'
+import type { OpenedFile } from './opened-file'
+import type { FoundFileCurrency, Mapping } from './propose-mapping'
+import type { StyleGuess } from './recognise/column-style'
+import type { ColumnUse, KindGuess } from './recognise/guess-columns'
+import { isoDay } from '../identity'
+import { recordKind, type Field } from './record-kinds'
+
+/** What only the user can know. */
+export interface Question {
+  /** by which an answer is remembered in `Mapping.said` */
+  id: string
+  about: 'kind' | 'order' | 'number' | 'currency' | 'market' | 'supplier' | 'ratio' | 'future'
+  text: string
+  options: { label: string; value: string }[]
+  /** the column it is about, where it is about one */
+  column?: number
+}
+
+interface Asked {
+  file: OpenedFile
+  best: KindGuess
+  kinds: readonly KindGuess[]
+  number: NumberStyleGuess
+  order: DateOrderGuess
+  currency: FoundFileCurrency
+  styled: readonly StyleGuess[]
+  /** days since 1970 */
+  now: number
+}
+
+/** All questions that a file may raise; which of them are open depends on what its columns are taken for (`openQuestions`). */
+export function fileQuestions({ file, best, kinds, number, order, currency, styled, now }: Asked): Question[] {
+  const questions: Question[] = []
+  if (best.missing.length > 0) questions.push(kindQuestion(kinds))
+  if (!order.sure) questions.push(orderQuestion(order.example ?? ''))
+  if (!number.sure) questions.push(numberQuestion(number.example ?? ''))
+  if (!currency.sure) questions.push(currencyQuestion(currency.currency))
+  styled.forEach(({ ratioDoubt }, at) => {
+    if (ratioDoubt !== null) questions.push(ratioQuestion(file.headings[at] ?? '', ratioDoubt, at))
+  })
+  file.headings.forEach((heading, at) => {
+    const later = laterDay(file, at, now, order.order)
+    if (later !== null) questions.push(futureQuestion(heading, later, at))
+  })
+  questions.push(fromQuestion('market'), fromQuestion('supplier'))
+  return questions
+}
+
+/** Questions to which a mapping still has no answer. */
+export function openQuestions(questions: readonly Question[], mapping: Mapping): Question[] {
+  const kind = recordKind(mapping.kind)
+  const has = (field: string) => mapping.columns.some((c) => c.as === 'field' && c.field === field)
+  const typeAt = (at: number) => fieldAt(mapping.columns[at], kind.fields)?.type
+  return questions.filter(({ id, about, column = -1 }) => {
+    switch (about) {
+      case 'market':
+      case 'supplier':
+        return kind.from === about && mapping[about] === null && !has(about)
+      case 'currency':
+        return mapping.currency === null && !has('currency') && hasMoney(mapping)
+      case 'ratio':
+        return typeAt(column) === 'ratio' && !mapping.said?.includes(id)
+      case 'future':
+        return typeAt(column) === 'day' && mapping.latestDay !== null && !mapping.said?.includes(id)
+      case 'kind':
+        return false
+      default:
+        return !mapping.said?.includes(id)
+    }
+  })
+}
+
+function fieldAt(use: ColumnUse | undefined, fields: readonly Field[]): Field | undefined {
+  return use?.as === 'field' ? fields.find((f) => f.name === use.field) : undefined
+}
+
+function hasMoney({ kind, columns }: Mapping): boolean {
+  const { fields } = recordKind(kind)
+  return columns.some((c) => c.as === 'tier' || fieldAt(c, fields)?.type === 'money')
+}
+
+/** A day of the sample that lies after today. */
+function laterDay(file: OpenedFile, at: number, now: number, order: 'dmy' | 'mdy'): { row: number; day: number } | null {
+  let days = 0
+  let later: { row: number; day: number } | null = null
+  for (const { row, cells } of file.sample) {
+    const cell = cells[at]
+    const day = typeof cell === 'string' ? parseDay(cell, order) : null
+    if (day === null) continue
+    days++
+    if (day > now + 1) later ??= { row, day }
+  }
+  return days > file.sample.length * 0.5 ? later : null
+} // prettier-ignore
+
+function kindQuestion(kinds: readonly KindGuess[]): Question {
+  return {
+    id: 'kind',
+    about: 'kind',
+    text: 'What does this file hold?',
+    options: kinds.map((k) => ({ label: recordKind(k.kind).label, value: k.kind })),
+  }
+}
+
+function fromQuestion(from: 'market' | 'supplier'): Question {
+  const text = from === 'market' ? 'Which market is this file from?' : 'Which supplier is this price list from?'
+  return { id: from, about: from, text, options: [] }
+}
+
+function orderQuestion(example: string): Question {
+  return {
+    id: 'order',
+    about: 'order',
+    text: `Is ${example} written day first or month first?`,
+    options: [
+      { label: 'Day first', value: 'dmy' },
+      { label: 'Month first', value: 'mdy' },
+    ],
+  }
+}
+
+function numberQuestion(example: string): Question {
+  const mark = example.includes(',') ? ',' : '.'
+  const [thousands, decimal] = [example.replace(mark, ''), example.replace(mark, '.')]
+  return {
+    id: 'number',
+    about: 'number',
+    text: `Does ${example} mean ${thousands} or ${decimal}?`,
+    options: [
+      { label: thousands, value: mark === ',' ? '.' : ',' },
+      { label: decimal, value: mark },
+    ],
+  }
+}
+
+function ratioQuestion(heading: string, example: string, column: number): Question {
+  const asPercent = `${example} %`
+  const asShare = `${Math.round(Number(example) * 1e4) / 100} %`
+  return {
+    id: `ratio:${column}`,
+    about: 'ratio',
+    text: `Under '${heading}', does ${example} mean ${asPercent} or ${asShare}?`,
+    options: [
+      { label: asPercent, value: 'percent' },
+      { label: asShare, value: 'share' },
+    ],
+    column,
+  }
+}
+
+function futureQuestion(heading: string, { row, day }: { row: number; day: number }, column: number): Question {
+  return {
+    id: `future:${column}`,
+    about: 'future',
+    text: `Under '${heading}', row ${row} says ${isoDay(day)}, which is still to come. What about such days?`,
+    options: [
+      { label: 'A mistake: not known', value: 'unknown' },
+      { label: 'Right: take them', value: 'take' },
+    ],
+    column,
+  }
+}
+
+function currencyQuestion(likely: string | null): Question {
+  const common = ['EUR', 'GBP', 'USD', 'CAD', 'AUD', 'PLN', 'SEK', 'CHF', 'JPY']
+  const order = likely ? [likely, ...common.filter((c) => c !== likely)] : common
+  return {
+    id: 'currency',
+    about: 'currency',
+    text: 'Which currency are the amounts in?',
+    options: order.map((c) => ({ label: c, value: c })),
+  }
+}

@@ -1,0 +1,111 @@
+import type { DateOrder } from '../day-style'
+import type { NumberStyle } from '../number-style'
+import { isBlank, type Cell, type OpenedFile } from '../opened-file'
+import { recordKinds, type KindName, type Language } from '../record-kinds'
+import { holdingOf, type Holding } from '../holding'
+import type { Learned } from '../learned'
+import { profileOf, type ColumnProfile } from './column-profile'
+import type { ColumnStyle } from './column-style'
+import { guessKind } from './guess-kind'
+import { readHeading, type Heading } from './heading'
+import { sumsBetween } from './sums-between'
+import { placeWords } from './value-words'
+import { Vocabulary, type HeadingFits } from './vocabulary'
+
+/** What a column is taken for: a field of the kind, a price step, one day of a wide sales file, or nothing. */
+export type ColumnUse =
+  { as: 'field'; field: string } | { as: 'tier'; from: number } | { as: 'day'; day: number } | { as: 'unused' }
+
+/** How surely: of what is called sure, 99 in 100 are right (docs/estimates.md); 'said' is what the seller said of such a column before. */
+export type Surety = 'said' | 'sure' | 'likely' | 'unsure' | 'none'
+
+export interface ColumnGuess {
+  use: ColumnUse
+  surety: Surety
+}
+
+export interface KindGuess {
+  kind: KindName
+  columns: ColumnGuess[]
+  /** figures the kind lives on that no column gives, each with a column that looks like it */
+  leftOut: { field: string; column: number | null }[]
+  /** how well the kind explains the file; only the order and the distance matter */
+  score: number
+  /** required fields for which no column was found */
+  missing: string[]
+}
+
+export interface Styles {
+  number: NumberStyle
+  order: DateOrder
+  /** what the seller has corrected before */
+  learned?: Learned | null
+  /** by place, where a column is written in a way of its own */
+  styles?: readonly ColumnStyle[]
+}
+
+/** A column as the guess sees it. */
+export interface SeenColumn {
+  text: string
+  heading: Heading
+  fits: HeadingFits
+  profile: ColumnProfile
+  cells: readonly Cell[]
+  /** is it the product of two others, or one of those? */
+  sum: 'product' | 'price' | 'units' | null
+  holds: Holding
+}
+
+const rowsSeen = 240
+
+/** Knows the words of all fields; made once, used for every file. */
+export class Recogniser {
+  readonly #vocabulary = new Vocabulary(recordKinds)
+  readonly #places = placeWords()
+
+  /** What each column is under each kind of record, best kind first. */
+  guess(file: OpenedFile, styles: Styles): KindGuess[] {
+    const columns = this.#see(file, styles)
+    return recordKinds.map((kind) => guessKind(kind, columns, styles)).sort((a, b) => b.score - a.score)
+  }
+
+  #see(file: OpenedFile, styles: Styles): SeenColumn[] {
+    const rows = file.sample.slice(0, rowsSeen)
+    const headings = file.headings.map(readHeading)
+    const spoken = languagesOf(headings, this.#vocabulary)
+    const columns = file.headings.map((text, i): SeenColumn => {
+      const heading = headings[i] as Heading
+      const cells = rows.map((r) => r.cells[i] ?? null)
+      const profile = profileOf(cells, { ...styles, ...styles.styles?.[i], places: this.#places })
+      return {
+        text,
+        heading,
+        fits: heading.useless ? new Map() : this.#vocabulary.fits(heading, spoken).fits,
+        profile,
+        cells: cells.map((c) => (isBlank(c) ? null : c)),
+        sum: null,
+        holds: holdingOf(cells),
+      }
+    })
+    for (const { price, units, product } of sumsBetween(columns.map((c) => c.profile))) {
+      mark(columns[price], 'price')
+      mark(columns[units], 'units')
+      mark(columns[product], 'product')
+    }
+    return columns
+  }
+}
+
+function mark(column: SeenColumn | undefined, as: SeenColumn['sum']): void {
+  if (column) column.sum ??= as
+}
+
+/** How much of the headings each language explains, the share of all. */
+function languagesOf(headings: readonly Heading[], vocabulary: Vocabulary): Partial<Record<Language, number>> {
+  const spoken: Partial<Record<Language, number>> = {}
+  for (const heading of headings)
+    for (const [language, score] of vocabulary.fits(heading).by)
+      if (score > 0.6) spoken[language] = (spoken[language] ?? 0) + score / headings.length
+  const most = Math.max(1e-9, ...Object.values(spoken))
+  return Object.fromEntries(Object.entries(spoken).map(([l, s]) => [l, s / most > 0.7 ? 1 : 0.4 * (s / most)]))
+}

@@ -1,0 +1,153 @@
+import { parseDay } from '../day-style'
+import type { Field, RecordKind } from '../record-kinds'
+import { tierStart } from '../tiers'
+import { learnedUse } from '../learned'
+import { bestAssignment } from './best-assignment'
+import type { ColumnGuess, ColumnUse, KindGuess, SeenColumn, Styles } from './guess-columns'
+import { rowNames } from './row-names'
+import { suretyOf } from './surety'
+import { valueFit } from './value-fit'
+
+/** What a missing required field costs, and what a column that is known elsewhere but not under this kind. */
+const [missingCost, strangerCost] = [5, 1.3]
+
+/** What the columns of a file are if it is of this kind, and how well that explains the file. */
+export function guessKind(kind: RecordKind, columns: readonly SeenColumn[], styles: Styles): KindGuess {
+  const special = specialColumns(kind, columns, styles)
+  const fields = kind.fields.filter((f) => !special.fields.includes(f.name))
+  const said = columns.map((c) => learnedUse(styles.learned ?? null, kind.name, c.text, c.holds))
+  const gains = fields.map((field) =>
+    columns.map((column, at) => (special.uses.has(at) ? -Infinity : saidGain(said[at] ?? null, field, gainOf(kind, field, column)))),
+  )
+  const taken = bestAssignment(gains)
+  const uses: ColumnUse[] = columns.map((_, at) => special.uses.get(at) ?? { as: 'unused' })
+  fields.forEach((field, f) => {
+    const at = taken[f] ?? -1
+    if (at >= 0) uses[at] = { as: 'field', field: field.name }
+  })
+  const total = taken.reduce((sum, at, f) => sum + (at < 0 ? 0 : (gains[f]?.[at] ?? 0)), 0)
+  // What the seller said of columns decides them, but not what kind the file is of.
+  const owed = taken.filter((at, f) => at >= 0 && isSaid(said[at] ?? null, fields[f] as Field)).length * saidBonus
+  const found = new Set([...fields.flatMap((f, i) => ((taken[i] ?? -1) >= 0 ? [f.name] : [])), ...special.fields])
+  const missing = kind.fields.filter((f) => f.required && !found.has(f.name)).map((f) => f.name)
+  if (kind.name === 'offers' && !found.has('price')) missing.push('price')
+  const strangers = columns.filter((c, at) => uses[at]?.as === 'unused' && Math.max(0, ...c.fits.values()) > 0.75)
+  const score = total - owed + special.gain + rowNames(kind, columns, uses) - missing.length * missingCost - strangers.length * strangerCost
+  const guesses = uses.map((use, at): ColumnGuess => {
+    if (said[at] && JSON.stringify(said[at]) === JSON.stringify(use)) return { use, surety: 'said' }
+    if (use.as !== 'field') return { use, surety: use.as === 'unused' ? 'none' : 'sure' }
+    const f = fields.findIndex((field) => field.name === use.field)
+    const without = gains.map((row, r) => (r === f ? row.map((g, c) => (c === at ? -Infinity : g)) : row))
+    const column = columns[at] as SeenColumn
+    const regret = total - totalOf(without)
+    return { use, surety: suretyOf({ regret, heading: column.fits.get(`${kind.name}.${use.field}`) ?? 0, values: valueFit(column.profile, fields[f] as Field) }) }
+  })
+  return { kind: kind.name, columns: guesses, score: total + special.gain > 0 ? score : -Infinity, missing: [...new Set(missing)], leftOut: leftOut(kind, found, columns, uses) }
+} // prettier-ignore
+
+const saidBonus = 50
+
+function isSaid(said: ColumnUse | null, field: Field): boolean {
+  return said?.as === 'field' && said.field === field.name
+}
+
+/** A column that the seller once took for a field is that, and for no other. */
+function saidGain(said: ColumnUse | null, field: Field, gain: number): number {
+  if (said === null) return gain
+  return isSaid(said, field) ? Math.max(gain, 0) + saidBonus : -Infinity
+}
+
+/** Figures the kind lives on that no column was taken for, each with the unused column that looks most like it. */
+function leftOut(
+  kind: RecordKind,
+  found: ReadonlySet<string>,
+  columns: readonly SeenColumn[],
+  uses: readonly ColumnUse[],
+): KindGuess['leftOut'] {
+  const hasTiers = uses.some((u) => u.as === 'tier')
+  return Object.keys(kind.lives).flatMap((name) => {
+    const field = kind.fields.find((f) => f.name === name)
+    if (!field || found.has(name) || (hasTiers && name === 'price')) return []
+    let best = { at: -1, gain: 0 }
+    columns.forEach((column, at) => {
+      if (uses[at]?.as !== 'unused') return
+      const values = valueFit(column.profile, field)
+      const gain =
+        values +
+        3 * (column.fits.get(`${kind.name}.${name}`) ?? 0) -
+        Math.max(0, ...[...column.fits].map(([f, fit]) => (f.endsWith(`.${name}`) ? 0 : fit))) * 2
+      if (values > 0 && gain > best.gain) best = { at, gain }
+    })
+    return [{ field: name, column: best.at < 0 ? null : best.at }]
+  })
+}
+
+function totalOf(gains: readonly (readonly number[])[]): number {
+  return bestAssignment(gains).reduce((sum, at, f) => sum + (at < 0 ? 0 : (gains[f]?.[at] ?? 0)), 0)
+}
+
+/** How much speaks for a column being a field: what its heading says, what its cells say, and how it sums with others. */
+function gainOf(kind: RecordKind, field: Field, column: SeenColumn): number {
+  const values = valueFit(column.profile, field)
+  if (values === -Infinity) return -Infinity
+  const named = column.fits.get(`${kind.name}.${field.name}`) ?? 0
+  const { heading } = column
+  const hints = windowHint(kind, field, heading.window) + unitHint(field, column) + sumHint(field, column)
+  if (hints === -Infinity) return -Infinity
+  if (named >= 0.33) return named * 6 + Math.min(values, 3) * 0.8 + hints
+  // a heading that says something else is believed, but for what cells cannot be but
+  if (!heading.useless) return values >= 2.8 && named > 0 ? values * 0.4 : values >= 4 ? values * 0.35 : -Infinity
+  return values * 0.7 + hints + (unnamed[field.name] ?? -0.6)
+}
+
+/** Without headings: the commonest columns of each sort come first. */
+const unnamed: Record<string, number> = {
+  id: 0.9, title: 0.8, price: 0.7, day: 0.6, units: 0.1, rating: 0.5, term: 0.6, searches: 0.3, clip: 0.9, creator: 0.3, views: 0.2, likes: 0.1, order: 0.9, what: 0.4, status: 0.6,
+  store: 0.4, advertiser: 0.3, ad: 0.9, firstSeen: 0.6, lastSeen: 0.5, words: 0.6, condition: 0.2, gtin: 0.4, sku: 0.7, since: 0.4, checked: 0.3, country: 0.3, landing: 0.2, picture: 0.2, url: 0.2, currency: 0.4, category: 0,
+} // prettier-ignore
+
+function windowHint(kind: RecordKind, field: Field, window: number | null): number {
+  if (field.window !== undefined) return window === null ? -1.5 : window === field.window ? 2.5 : -Infinity
+  if (window === null) return 0
+  if ((field.name === 'units' || field.name === 'revenue' || field.name === 'searches') && kind.hasWindow) return window === 30 ? 1 : 0.5
+  if (['unitsTotal', 'reviews', 'stock', 'feedback'].includes(field.name)) return -2.5
+  return field.type === 'count' || field.type === 'money' ? -0.5 : 0
+} // prettier-ignore
+
+function unitHint(field: Field, { heading, profile }: SeenColumn): number {
+  let hint = 0
+  if (heading.percent || profile.percentSign > 0.5) hint += field.type === 'ratio' ? 1.5 : field.type === 'money' || field.type === 'count' ? -3 : 0
+  if (heading.currency !== null) hint += field.type === 'money' ? 1 : field.type === 'count' || field.type === 'ratio' ? -2.5 : 0
+  return hint
+} // prettier-ignore
+
+function sumHint(field: Field, { sum }: SeenColumn): number {
+  if (sum === null) return 0
+  if (sum === 'product') return field.name === 'revenue' ? 2.5 : field.name === 'price' || field.name === 'units' ? -2.5 : 0
+  return field.name === sum ? 1.2 : field.name === 'revenue' ? -2 : 0
+} // prettier-ignore
+
+/** Price steps in a supplier's list and days across a wide sales file are known by their headings. */
+function specialColumns(kind: RecordKind, columns: readonly SeenColumn[], styles: Styles) {
+  const uses = new Map<number, ColumnUse>()
+  columns.forEach(({ text, profile }, at) => {
+    const from = kind.name === 'offers' ? tierStart(text) : null
+    const day = kind.name === 'sales' ? parseDay(text, styles.order) : null
+    if (from !== null && profile.numeric > 0.8) uses.set(at, { as: 'tier', from })
+    else if (day !== null && (profile.filled === 0 || profile.numeric > 0.8)) uses.set(at, { as: 'day', day })
+  })
+  const many = uses.size >= 2
+  const isTier = [...uses.values()].some((u) => u.as === 'tier')
+  return {
+    uses,
+    gain: many ? 8 + Math.min(uses.size, 20) * 0.5 : uses.size,
+    fields:
+      uses.size === 0
+        ? []
+        : isTier
+          ? many
+            ? ['price', 'tiers', 'tierFrom']
+            : ['tiers', 'tierFrom']
+          : ['day', 'units'],
+  }
+}
