@@ -4,6 +4,7 @@ import { ByteTable, type ByteColumn } from './byte-table'
 import type { FigureColumn } from './figure-column'
 import type { Mapping } from './propose-mapping'
 import { RepeatFinder } from './repeat-finder'
+import { isTotalWord } from './total-lines'
 import { recordKind } from './record-kinds'
 import { cellMark, type CellEdges } from './split-bytes'
 import type { WordColumn } from './word-column'
@@ -19,6 +20,11 @@ export function isForBytes(mapping: Mapping): boolean {
 }
 
 const decoder = new TextDecoder()
+const mostKnown = 20_000
+
+function isDigit(byte: number): boolean {
+  return byte >= 48 && byte <= 57
+}
 
 /**
  * Reads rows from bytes into a table without making texts of them, a block at a time and column by column. A row that is plain
@@ -34,6 +40,8 @@ export class ByteImporter {
   readonly #needed: (ByteColumn | null)[]
   readonly #look: CloserLook
   readonly #repeats = new RepeatFinder([])
+  /** by hash of a first cell: may it begin a line of totals? */
+  readonly #totals = new Map<number, boolean>()
   /** the currency's column, where no column of the file says it */
   readonly #currency: WordColumn | null
   readonly #day: FigureColumn | null
@@ -70,6 +78,7 @@ export class ByteImporter {
     const seen = { ...block, view: viewOf(block.bytes) }
     this.#at.forEach((column, place) => column?.takeBlock(seen, place, plain))
     this.#judge(rows, plain)
+    this.#markTotals(block, plain)
     const [first, second] = this.#hashRows(block.edges)
     let [taken, from] = [0, 0]
     for (let r = 0; r < rows; r++) {
@@ -107,6 +116,27 @@ export class ByteImporter {
     }
     if (this.#currency === null)
       for (const { currencies } of this.#read) currencies?.forEach((named, r) => named !== undefined && (plain[r] = 0))
+  }
+
+  /** A row whose first cell is a word that a line of totals begins with gets a closer look. Cells that come again are read once. */
+  #markTotals({ bytes, edges }: ByteRows, plain: Uint8Array): void {
+    const { starts, ends, hashes, rowEnds, rows } = edges
+    for (let r = 0, first = 0; r < rows; r++) {
+      const to = rowEnds[r] as number
+      let cell = first
+      first = to
+      while (cell < to && starts[cell] === ends[cell]) cell++
+      if (cell >= to) continue
+      const [start, end] = [starts[cell] as number, ends[cell] as number]
+      if (end - start > 40 || isDigit(bytes[end - 1] as number)) continue
+      const hash = hashes[cell] as number
+      let isTotal = this.#totals.get(hash)
+      if (isTotal === undefined) {
+        isTotal = isTotalWord(decoder.decode(bytes.subarray(start, end)))
+        if (this.#totals.size < mostKnown) this.#totals.set(hash, isTotal)
+      }
+      if (isTotal) plain[r] = 0
+    }
   }
 
   /** Two hashes of each row, over the cells that are read. */

@@ -6,6 +6,7 @@ import { rowReader, type ReadRow } from './read-record'
 import { recordKind } from './record-kinds'
 import { isForBytes, type CloserLook } from './import-bytes'
 import { byteLane, textLane } from './lanes'
+import { OfferSteps } from './offer-steps'
 
 export interface RejectedRow {
   row: number
@@ -58,6 +59,7 @@ export async function importRows(
   const { signal, onProgress, pause, onSegment, segmentRows = 50_000 } = options
   const read = rowReader(mapping)
   const days = new DaySense()
+  const steps = mapping.columns.some((c) => c.as === 'field' && c.field === 'tierFrom') ? new OfferSteps() : null
   const { isBy, dayField = 'day' } = recordKind(mapping.kind)
   const result: ImportResult = {
     table: { rows: 0, columns: {} },
@@ -79,7 +81,8 @@ export async function importRows(
       else result.rejectedMore++
       return
     }
-    addRecords(add, record, wide, (day) => days.add(day), dayField)
+    if (steps) steps.add(record)
+    else addRecords(add, record, wide, (day) => days.add(day), dayField)
     result.taken++
     for (const doubt of doubts) {
       if (result.doubts.length < kept) result.doubts.push({ row, ...doubt })
@@ -109,6 +112,7 @@ export async function importRows(
     onProgress?.(done, result.taken)
     await pause?.()
   }
+  for (const record of steps?.records() ?? []) lane.add(record)
   result.table = lane.finish()
   if (result.table.rows > 0 || result.segments.length === 0) result.segments.push(result.table.rows)
   if (isBy) result.capturedOn = Math.max(result.capturedOn, isBy === 'period' ? days.periodEnd : days.last)

@@ -8,7 +8,7 @@ import { Recogniser } from './recognise/guess-columns'
 
 const pick = (...cells: string[]) => fc.constantFrom(...cells)
 const cells = {
-  'Item ID': pick('000123', '17', '17', 'X-9', '', '9007199254740993', 'a'.repeat(90)),
+  'Item ID': pick('000123', 'Total', 'Razem:', 'Total May', '17', '17', 'X-9', '', '9007199254740993', 'a'.repeat(90)),
   Title: pick('Herb trough', 'Herb trough', ' Herb  trough', 'Nest box for tits – Kärnten', 'R&amp;D', 'n/a', '', '鳥の巣箱', 'say "hi"', 'a\nb', 'ok', 'x'.repeat(2100)),
   Price: pick('12.50', '€12.50', 'GBP 3', '0', '-4', '1,234.50', '12.34567', '', 'free', '99999999999999', '.5', '7', '12.'),
   Units: pick('3', '0', '-1', '3.0', '2.5', '', 'n/a', '１２', '1e3'),

@@ -1,4 +1,4 @@
-import { TableBuilder, type Table } from '../tables'
+import { TableBuilder, type RowRecord, type Table } from '../tables'
 import { ByteImporter, type CloserLook } from './import-bytes'
 import type { OpenedFile } from './opened-file'
 import type { Mapping } from './propose-mapping'
@@ -9,6 +9,8 @@ import { isNumeric, keptFields, recordKind } from './record-kinds'
 export interface Lane {
   /** records since the last table */
   rows: () => number
+  /** one more record, made of several rows */
+  add: (record: RowRecord) => void
   /** those records as a table; the next begins empty */
   finish: () => Table
   /** share of the file read, and rows taken in the step without a closer look */
@@ -30,6 +32,7 @@ export function textLane(
   let builder = new TableBuilder(specs)
   return {
     rows: () => builder.rows,
+    add: (record) => void builder.add(record),
     finish() {
       const table = builder.finish()
       builder = new TableBuilder(specs)
@@ -62,6 +65,7 @@ export function byteLane(
   const importer = new ByteImporter(mapping, look, onDay)
   return {
     rows: () => importer.table.rows,
+    add: (record) => importer.table.add(record),
     finish: () => importer.finish(),
     async *steps(signal) {
       for await (const step of source.blocks(signal)) {

@@ -5,6 +5,7 @@ import { cellReader } from './cell-reader'
 import { styleAt } from './cell-style'
 import { readValue } from './read-value'
 import { recordKind, type Field } from './record-kinds'
+import { totalIn } from './total-lines'
 import { tiersFromText, tiersToText, type Tier } from './tiers'
 
 export interface ReadRow {
@@ -79,12 +80,11 @@ function readTiers(
     if (typeof value === 'number') tiers.push({ from, priceE4: value })
   }
   const single = record.price
-  if (tiers.length === 0 && typeof single === 'number') tiers.push({ from: 1, priceE4: single })
+  const from = typeof record.tierFrom === 'number' ? Math.max(1, record.tierFrom) : 1
+  if (tiers.length === 0 && typeof single === 'number') tiers.push({ from, priceE4: single })
   record.tiers = tiers.length === 0 ? null : tiersToText(tiers)
   if (typeof record.price !== 'number') record.price = tiers[0]?.priceE4 ?? null
 }
-
-const totalWord = /^\s*(?:grand )?(?:total|sum|totals|summe|gesamt)\b/i
 
 /** What a record cannot do without; in a wide sales row days and units are columns of their own. */
 function wantedFields(fields: readonly Field[], isWide: boolean): Field[] {
@@ -102,8 +102,9 @@ function lack(
   doubts: ReadRow['doubts'],
 ): string | null {
   const has = (name: string) => record[name] !== null && record[name] !== undefined
-  const total = has('id') ? undefined : cells.find((c) => typeof c === 'string' && totalWord.test(c))
-  if (total !== undefined) return `a total line ('${String(total).trim()}'), not a record`
+  const isWhole = wanted.every((f) => has(f.name))
+  const total = totalIn(cells, isWhole)
+  if (total !== null) return `a total line ('${total}'), not a record`
   for (const field of wanted) {
     if (has(field.name)) {
       if (field.type === 'money' && (record[field.name] as number) <= 0)

@@ -7,7 +7,7 @@ import { numbers, textColumn, textAt } from '../tables'
 async function load(name: string, answers: object = {}) {
   const bytes = readFileSync(new URL(`./fixtures/${name}`, import.meta.url))
   const file = await openFile(new File([bytes], name))
-  const proposal = proposeMapping(file, Date.UTC(2026, 5, 30))
+  const proposal = proposeMapping(file, Date.UTC(2026, 6, 31))
   const mapping = { ...proposal.mapping, market: 'Marrowgate', supplier: 'Quaymaster', ...answers }
   return { file, proposal, mapping, result: await importRows(file, mapping) }
 }

@@ -1,3 +1,4 @@
 export * from './amount'
 export * from './rates'
 export * from './recognise-currency'
+export * from './typed-number'

@@ -15,7 +15,6 @@ export const listings: RecordKind = {
   lives: {
     price: 'profit, margin and the price to ask',
     units: 'how much it sells, and whether it will last',
-    unitsTotal: 'what it sold in all',
     store: 'who sells it, and how many do',
   },
   fields: [

@@ -146,14 +146,22 @@ function push<T>(lists: Map<string, T[]>, key: string, value: T): void {
   else lists.set(key, [value])
 }
 
+/** what inflection adds or changes at a word's end, in the languages that are read, without accents */
+const endings = new Set(
+  '|a|e|i|o|u|y|s|n|r|t|d|es|en|er|em|as|os|is|ns|ed|te|ts|x|aux|al|ow|ami|ach|om|ie|ej|ego|ych|ow|ia|ii|ci|oes|ao|aes|one|oni|ione|ioni|ze|ne|na|ny|ni|nej|us|se'.split(
+    '|',
+  ),
+)
+
 /** Forms of one word, an abbreviation, or the beginning of a compound. */
 function likeness(word: string, other: string): number {
   if (word === other) return 1
   const [short, long] = word.length < other.length ? [word, other] : [other, word]
   let same = 0
   while (same < short.length && short[same] === long[same]) same++
-  if (same >= 4 && same >= long.length - 2) return 0.92
-  if (same >= 5 && same >= long.length - 3) return 0.78
+  const isForm = endings.has(short.slice(same)) && endings.has(long.slice(same))
+  if (same >= 4 && isForm) return 0.92
+  if (same >= 5 && same >= long.length - 3 && endings.has(short.slice(same))) return 0.78
   if (same === word.length && word.length >= 3 && other.length > word.length) return word.length >= 4 ? 0.7 : 0.62
   if (same === other.length && other.length >= 5) return 0.42
   return 0

@@ -1,12 +1,17 @@
 <script setup lang="ts">
 import { NConfigProvider, NDialogProvider, NGlobalStyle, NMessageProvider } from 'naive-ui'
-import { watch } from 'vue'
+import { computed, provide, watch } from 'vue'
 import { useSettings } from '@/shared/stores/settings'
+import { decimalMarkKey } from '@/shared/use-typed'
 import AppFrame from './AppFrame.vue'
 import { useTheme } from './theme'
 
 const settings = useSettings()
 const theme = useTheme()
+provide(
+  decimalMarkKey,
+  computed(() => settings.value.decimal),
+)
 watch(
   () => settings.value.theme,
   (choice) => (theme.choice.value = choice),

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { usualStrips } from '@sickle/core/engine'
 import { forgetColumn, nothingLearned, type Learned, type LearnedColumn } from '@sickle/core/intake'
+import type { DecimalMark } from '@sickle/core/money'
 import { useServices } from '@/app/services'
 import type { ThemeChoice } from '@/app/theme'
 import { keptDocument } from './document'
@@ -11,6 +12,8 @@ export const usualColumns: readonly string[] = ['price', 'units', 'trend', 'sold
 
 export interface Settings {
   theme: ThemeChoice
+  /** how the seller writes numbers */
+  decimal: DecimalMark
   sideFolded: boolean
   /** measures that have a strip above the finds, and columns of the finds, in order */
   strips: string[]
@@ -22,6 +25,7 @@ export const useSettings = defineStore('settings', () => {
   const services = useServices()
   const usual = (): Settings => ({
     theme: 'light',
+    decimal: '.',
     sideFolded: false,
     strips: [...usualStrips],
     columns: [...usualColumns],

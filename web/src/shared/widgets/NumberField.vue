@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import { plainNumber } from '@sickle/core/intake'
+import { computed } from 'vue'
+import { useTyped } from '../use-typed'
+import TypedInput from './TypedInput.vue'
 
-/** A plain number or, with `percent`, a ratio shown in percent. */
+/** A plain number or, with `percent`, a ratio shown in percent; with `open` it may be empty, which is null. */
 const {
   value,
   label,
@@ -10,34 +11,35 @@ const {
   min = 0,
   max = 1e6,
   whole = false,
-} = defineProps<{ value: number; label: string; percent?: boolean; min?: number; max?: number; whole?: boolean }>()
-const emit = defineEmits<{ change: [value: number] }>()
+  open = false,
+  placeholder = '',
+} = defineProps<{
+  value: number | null | undefined
+  label: string
+  percent?: boolean
+  min?: number
+  max?: number
+  whole?: boolean
+  open?: boolean
+  placeholder?: string
+}>()
+const emit = defineEmits<{ change: [value: number]; clear: [] }>()
 const factor = computed(() => (percent ? 100 : 1))
-const shown = computed(() => String(Math.round(value * factor.value * 1e6) / 1e6))
-const text = ref(shown.value)
-const bad = ref(false)
-watch(shown, (now) => {
-  text.value = now
-  bad.value = false
+/** without the dust of binary sums */
+const exact = (n: number) => Number(n.toPrecision(12))
+const { text, fault, typed } = useTyped({
+  shown: () => (value == null ? '' : String(Math.round(value * factor.value * 1e6) / 1e6)),
+  options: () => ({ whole }),
+  check: (plain) => {
+    const n = Number(plain) / factor.value
+    if (n >= min && n <= max) return null
+    return `It must lie between ${exact(min * factor.value)} and ${exact(max * factor.value)}`
+  },
+  change: (plain) => emit('change', exact(Number(plain) / factor.value)),
+  ...(open ? { clear: () => emit('clear') } : {}),
 })
-function typed() {
-  const plain = plainNumber(text.value.replace(',', '.').replace('%', ''), { decimal: '.', group: '' })
-  const n = Number(plain ?? NaN) / factor.value
-  bad.value = !(n >= min && n <= max) || (whole && !Number.isInteger(n))
-  if (!bad.value && n !== value) emit('change', n)
-}
 </script>
 
 <template>
-  <input
-    v-model="text"
-    class="figure number"
-    :class="{ bad }"
-    inputmode="decimal"
-    :aria-label="label"
-    :aria-invalid="bad"
-    :title="bad ? 'This number makes no sense here' : label"
-    @change="typed"
-    @keydown.enter="typed"
-  />
+  <TypedInput v-model="text" class="number" :fault="fault" :label="label" :placeholder="placeholder" @typed="typed" />
 </template>

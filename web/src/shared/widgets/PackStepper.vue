@@ -1,13 +1,15 @@
 <script setup lang="ts">
+import { readTyped } from '@sickle/core/money'
+
 /** A count of pieces with − and +; emptied, it goes back to what the title says. */
 const { value, label } = defineProps<{ value: number; label: string }>()
 const emit = defineEmits<{ change: [value: number | null] }>()
 const set = (n: number) => n >= 1 && n <= 5000 && n !== value && emit('change', n)
 function typed(event: Event) {
   const text = (event.target as HTMLInputElement).value.trim()
-  const n = Number(text)
+  const { plain } = readTyped(text, { whole: true })
   if (text === '') emit('change', null)
-  else if (Number.isInteger(n)) set(n)
+  else if (plain !== null) set(Number(plain))
 }
 </script>
 

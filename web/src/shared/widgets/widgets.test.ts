@@ -1,4 +1,6 @@
 import { mount } from '@vue/test-utils'
+import { computed } from 'vue'
+import { decimalMarkKey } from '../use-typed'
 import GoodsPicture from './GoodsPicture.vue'
 import MoneyField from './MoneyField.vue'
 import NumberField from './NumberField.vue'
@@ -10,12 +12,32 @@ test('an amount is read with a point or a comma; what is none stays, is marked a
   expect(input.element.value).toBe('12.48')
   await input.setValue('13,5')
   expect(field.emitted('change')).toEqual([[135_000]])
-  for (const bad of ['abc', '-3', '']) {
+  for (const bad of ['abc', '-3', '', '1.200']) {
     await input.setValue(bad)
     expect(input.attributes('aria-invalid')).toBe('true')
     expect(input.element.value).toBe(bad)
   }
   expect(field.emitted('change')).toHaveLength(1)
+  // a group of three digits where an amount has two decimals: both readings are said
+  expect(field.get('[role=alert]').text()).toMatch(/1\.2 or as 1200/)
+  await input.setValue('1,200')
+  expect(field.emitted('change')?.[1]).toEqual([12_000_000])
+})
+
+test('a field that may be empty says so when it is emptied', async () => {
+  const field = mount(NumberField, { props: { value: 3, label: 'At least', open: true } })
+  await field.get('input').setValue('')
+  expect(field.emitted()).toMatchObject({ clear: [[]] })
+  await field.get('input').setValue('2.5')
+  expect(field.emitted('change')).toEqual([[2.5]])
+})
+
+test('numbers are shown and read as the seller writes them', async () => {
+  const provide = { [decimalMarkKey as symbol]: computed(() => ',' as const) }
+  const field = mount(MoneyField, { props: { value: 124_800, currency: 'EUR', label: 'Price' }, global: { provide } })
+  expect(field.get('input').element.value).toBe('12,48')
+  await field.get('input').setValue('1.200')
+  expect(field.emitted('change')).toEqual([[12_000_000]])
 })
 
 test('a ratio is shown in percent and kept within its bounds', async () => {

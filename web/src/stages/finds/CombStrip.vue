@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { brushX, select, type D3BrushEvent } from 'd3'
 import { useElementSize } from '@vueuse/core'
-import { NInputNumber, NPopover } from 'naive-ui'
+import { NPopover } from 'naive-ui'
 import { computed, onMounted, useTemplateRef, watch } from 'vue'
 import { placeOf, valueAt, type Measure, type Span, type StripAnswer } from '@sickle/core/engine'
 import { count, currencySign } from '@/shared/format'
 import { spanWords, valueWords } from '@/shared/span-words'
 import ChartTable from '@/shared/charts/ChartTable.vue'
+import NumberField from '@/shared/widgets/NumberField.vue'
 import { stripPaths } from '@/shared/charts/strip-geometry'
 
 const { measure, strip, span, home } = defineProps<{
@@ -92,9 +93,6 @@ function resize() {
 }
 watch(width, resize)
 watch(() => span, place)
-const shown = (v: number | null | undefined) =>
-  v == null ? null : measure.format === 'percent' ? Math.round(v * 1000) / 10 : v
-const stored = (v: number | null) => (v === null ? null : measure.format === 'percent' ? v / 100 : v)
 </script>
 
 <template>
@@ -110,25 +108,29 @@ const stored = (v: number | null) => (v === null ? null : measure.format === 'pe
         <div class="fields">
           <label
             >from
-            <NInputNumber
-              size="small"
-              :value="shown(span?.[0])"
-              clearable
-              :show-button="false"
+            <NumberField
+              :value="span?.[0]"
+              :percent="measure.format === 'percent'"
+              open
+              :min="-1e12"
+              :max="1e12"
               placeholder="open"
-              :input-props="{ 'aria-label': `${measure.label} from` }"
-              @update:value="(v: number | null) => emit('limit', [stored(v), span?.[1] ?? null])"
+              :label="`${measure.label} from`"
+              @change="(v) => emit('limit', [v, span?.[1] ?? null])"
+              @clear="emit('limit', [null, span?.[1] ?? null])"
           /></label>
           <label
             >to
-            <NInputNumber
-              size="small"
-              :value="shown(span?.[1])"
-              clearable
-              :show-button="false"
+            <NumberField
+              :value="span?.[1]"
+              :percent="measure.format === 'percent'"
+              open
+              :min="-1e12"
+              :max="1e12"
               placeholder="open"
-              :input-props="{ 'aria-label': `${measure.label} to` }"
-              @update:value="(v: number | null) => emit('limit', [span?.[0] ?? null, stored(v)])"
+              :label="`${measure.label} to`"
+              @change="(v) => emit('limit', [span?.[0] ?? null, v])"
+              @clear="emit('limit', [span?.[0] ?? null, null])"
           /></label>
           <p class="small quiet">
             {{ measure.format === 'percent' ? 'In percent. ' : ''

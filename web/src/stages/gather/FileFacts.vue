@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NAutoComplete, NDatePicker, NInput, NInputNumber, NSelect } from 'naive-ui'
+import { NAutoComplete, NDatePicker, NInput, NSelect } from 'naive-ui'
 import { computed } from 'vue'
 import { dayOfIso, isoDay } from '@sickle/core/identity'
 import { isCurrencyCode } from '@sickle/core/money'
@@ -14,6 +14,7 @@ import {
 } from '@sickle/core/intake'
 import { bytes } from '@/shared/format'
 import { useWorkspace } from '@/shared/stores/workspace'
+import NumberField from '@/shared/widgets/NumberField.vue'
 import { useGather } from './gather-store'
 
 const gather = useGather()
@@ -132,8 +133,14 @@ function setDay(iso: string) {
       />
       <small class="quiet">{{ now.proposal.reasons.currency }}</small>
     </label>
-    <fieldset v-if="everAsked('order')" :class="{ open: asks('order') }">
-      <legend>{{ everAsked('order')?.text }}</legend>
+    <div
+      v-if="everAsked('order')"
+      role="radiogroup"
+      :aria-label="everAsked('order')?.text"
+      class="group"
+      :class="{ open: asks('order') }"
+    >
+      <span>{{ everAsked('order')?.text }}</span>
       <label v-for="o in everAsked('order')?.options" :key="o.value" class="radio"
         ><input
           type="radio"
@@ -143,9 +150,15 @@ function setDay(iso: string) {
         />
         {{ o.label }}</label
       >
-    </fieldset>
-    <fieldset v-if="everAsked('number')" :class="{ open: asks('number') }">
-      <legend>{{ everAsked('number')?.text }}</legend>
+    </div>
+    <div
+      v-if="everAsked('number')"
+      role="radiogroup"
+      :aria-label="everAsked('number')?.text"
+      class="group"
+      :class="{ open: asks('number') }"
+    >
+      <span>{{ everAsked('number')?.text }}</span>
       <label v-for="o in everAsked('number')?.options" :key="o.value" class="radio"
         ><input
           type="radio"
@@ -160,14 +173,21 @@ function setDay(iso: string) {
         />
         {{ o.label }}</label
       >
-    </fieldset>
-    <fieldset v-for="q in ofColumns" :key="q.id" :class="{ open: isOpen(q.id) }">
-      <legend>{{ q.text }}</legend>
+    </div>
+    <div
+      v-for="q in ofColumns"
+      :key="q.id"
+      role="radiogroup"
+      :aria-label="q.text"
+      class="group"
+      :class="{ open: isOpen(q.id) }"
+    >
+      <span>{{ q.text }}</span>
       <label v-for="o in q.options" :key="o.value" class="radio"
         ><input type="radio" :name="q.id" :checked="chosen(q, o.value)" @change="answerColumn(q, o.value)" />
         {{ o.label }}</label
       >
-    </fieldset>
+    </div>
     <label>
       <span>Figures up to</span>
       <NDatePicker
@@ -182,13 +202,16 @@ function setDay(iso: string) {
     </label>
     <label v-if="recordKind(m.kind).hasWindow">
       <span>Units are counted over</span>
-      <NInputNumber
-        size="small"
-        :value="m.windowDays"
-        :min="1"
-        :max="400"
-        @update:value="(n: number | null) => n && answer({ windowDays: n })"
-        ><template #suffix>days</template></NInputNumber
+      <span class="days"
+        ><NumberField
+          :value="m.windowDays"
+          whole
+          :min="1"
+          :max="400"
+          label="Days that units are counted over"
+          @change="(windowDays) => answer({ windowDays })"
+        />
+        days</span
       >
       <small class="quiet">{{ now.proposal.reasons.window }}</small>
     </label>
@@ -206,7 +229,7 @@ function setDay(iso: string) {
   gap: 12px;
 }
 label,
-fieldset {
+.group {
   display: grid;
   gap: 3px;
   font-size: 13px;
@@ -214,8 +237,8 @@ fieldset {
   padding: 0;
   margin: 0;
 }
-label > span,
-legend {
+label > span:not(.days),
+.group > span {
   font-weight: 500;
   padding: 0;
 }

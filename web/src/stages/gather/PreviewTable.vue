@@ -36,8 +36,8 @@ const right = (f: Field) => ['money', 'count', 'ratio', 'rating', 'lead'].includ
 <template>
   <div tabindex="0" role="region" aria-label="As it will be read">
     <p class="cap small">
-      <b>As it will be read</b>
-      <span v-if="gather.preview" class="quiet"
+      <b>As it will be read</b>{{ ' '
+      }}<span v-if="gather.preview" class="quiet"
         >· of the first rows {{ gather.preview.taken }} can be taken<template v-if="gather.preview.rejected.length"
           >, {{ gather.preview.rejected.length }} cannot</template
         ></span

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { NDynamicTags, NInputNumber } from 'naive-ui'
+import { NDynamicTags } from 'naive-ui'
 import type { ScanLimits } from '@sickle/core/scan'
+import NumberField from '@/shared/widgets/NumberField.vue'
 
 /** What a scan discards on the way: work that need not be done. */
 const { currency } = defineProps<{ currency: string }>()
@@ -19,15 +20,14 @@ const set = (some: Partial<ScanLimits>) => (limits.value = { ...limits.value, ..
     <p class="small quiet">What lies outside is left out on its way in, and counted.</p>
     <label v-for="f in fields" :key="f.name">
       <span>{{ f.label }}{{ f.name.endsWith('Price') && currency ? `, ${currency}` : '' }}</span>
-      <NInputNumber
-        size="small"
+      <NumberField
         :value="limits[f.name]"
-        clearable
-        :show-button="false"
+        open
         placeholder="any"
-        :min="0"
-        :input-props="{ 'aria-label': f.label }"
-        @update:value="(v: number | null) => set({ [f.name]: v })"
+        :max="1e9"
+        :label="f.label"
+        @change="(v) => set({ [f.name]: v })"
+        @clear="set({ [f.name]: null })"
       />
     </label>
     <div class="words">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton, NDynamicTags, NInput, NInputNumber, NSelect } from 'naive-ui'
+import { NButton, NDynamicTags, NInput, NSelect } from 'naive-ui'
 import { computed, shallowRef, toRaw, watch } from 'vue'
 import type { Item } from '@sickle/core/catalog'
 import { shownGtin } from '@sickle/core/identity'
@@ -10,6 +10,7 @@ import { useDrafts } from '@/shared/stores/drafts'
 import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
 import MoneyField from '@/shared/widgets/MoneyField.vue'
+import NumberField from '@/shared/widgets/NumberField.vue'
 import { profitAt } from './draft-profit'
 
 const { draft } = defineProps<{ draft: Draft }>()
@@ -107,23 +108,22 @@ const sellingWords = computed(() => {
       /></label>
       <label
         ><b>Quantity</b
-        ><NInputNumber
-          size="small"
+        ><NumberField
           :value="draft.quantity"
+          whole
           :min="1"
           :max="99999"
-          :input-props="{ 'aria-label': 'Quantity' }"
-          @update:value="(q: number | null) => q !== null && change({ quantity: q })"
+          label="Quantity"
+          @change="(quantity) => change({ quantity })"
       /></label>
       <label
         ><b>Handling, days</b
-        ><NInputNumber
-          size="small"
+        ><NumberField
           :value="draft.handlingDays"
-          :min="0"
+          whole
           :max="60"
-          :input-props="{ 'aria-label': 'Handling days' }"
-          @update:value="(d: number | null) => d !== null && change({ handlingDays: d })"
+          label="Handling days"
+          @change="(handlingDays) => change({ handlingDays })"
       /></label>
     </div>
     <p>
@@ -225,7 +225,10 @@ label {
 .fields.two {
   grid-template-columns: 2fr 1fr;
 }
-.fields :deep(input.money) {
+.fields :deep(.typed) {
+  display: block;
+}
+.fields :deep(input.figure) {
   width: 100%;
   height: 28px;
 }

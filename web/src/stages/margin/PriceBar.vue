@@ -89,7 +89,7 @@ const step = (e4: number) => emit('price', Math.max(0, costing.price.value + e4)
   display: grid;
   gap: 2px;
 }
-input.big.figure {
+.price :deep(input.big.figure) {
   font: 650 19px var(--heading);
   width: 92px;
 }

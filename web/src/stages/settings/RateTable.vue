@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { ref } from 'vue'
-import { isCurrencyCode, type Rate } from '@sickle/core/money'
+import { computed, inject, ref } from 'vue'
+import { isCurrencyCode, readTyped, type Rate } from '@sickle/core/money'
 import { useRules } from '@/shared/stores/rules'
+import { decimalMarkKey } from '@/shared/use-typed'
 import NumberField from '@/shared/widgets/NumberField.vue'
 
 const emit = defineEmits<{ change: [rates: Rate[]] }>()
@@ -10,11 +11,17 @@ const rules = useRules()
 const code = ref('')
 const rate = ref('')
 const fault = ref('')
+const decimal = inject(
+  decimalMarkKey,
+  computed(() => '.' as const),
+)
 const today = new Date().toISOString().slice(0, 10)
 function add() {
   const from = code.value.trim().toUpperCase()
-  const value = Number(rate.value.replace(',', '.'))
+  const read = readTyped(rate.value, { decimal: decimal.value })
+  const value = Number(read.plain ?? NaN)
   if (!isCurrencyCode(from)) fault.value = `'${code.value}' is no currency code`
+  else if (read.fault !== null) fault.value = read.fault
   else if (!(value > 0)) fault.value = `'${rate.value}' is no rate above 0`
   else {
     fault.value = ''

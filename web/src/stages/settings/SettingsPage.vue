@@ -2,16 +2,24 @@
 import { NSelect } from 'naive-ui'
 import { computed } from 'vue'
 import type { SellerRules } from '@sickle/core/catalog'
+import type { DecimalMark } from '@sickle/core/money'
 import { currencySign } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
+import { useSettings } from '@/shared/stores/settings'
 import { useWorkspace } from '@/shared/stores/workspace'
 import MoneyField from '@/shared/widgets/MoneyField.vue'
 import NumberField from '@/shared/widgets/NumberField.vue'
 import BackupPanel from './BackupPanel.vue'
+import LearnedPanel from './LearnedPanel.vue'
 import RateTable from './RateTable.vue'
 
 const rules = useRules()
 const workspace = useWorkspace()
+const settings = useSettings()
+const marks = [
+  { label: '1,234.50', value: '.' },
+  { label: '1.234,50', value: ',' },
+]
 const currencies = ['EUR', 'GBP', 'USD', 'CAD', 'AUD', 'NZD', 'PLN', 'SEK', 'DKK', 'NOK', 'CHF', 'CZK', 'JPY'].map(
   (c) => ({ label: c, value: c }),
 )
@@ -41,6 +49,15 @@ const sign = computed(() => currencySign(rules.home))
           :options="currencies"
           :input-props="{ 'aria-label': 'Home currency' }"
           @update:value="(c: string) => /^[A-Z]{3}$/.test(c) && change({ homeCurrency: c })"
+        />
+        <span>I write numbers like</span
+        ><NSelect
+          size="small"
+          class="short"
+          :value="settings.value.decimal"
+          :options="marks"
+          :input-props="{ 'aria-label': 'How numbers are written' }"
+          @update:value="(decimal: DecimalMark) => settings.change({ decimal })"
         />
         <span>Tax on my sales, %</span
         ><NumberField
@@ -85,6 +102,7 @@ const sign = computed(() => currencySign(rules.home))
       </p>
     </section>
     <RateTable class="panel" @change="(rates) => change({ rates })" />
+    <LearnedPanel class="panel" />
     <BackupPanel class="panel" />
   </div>
 </template>
