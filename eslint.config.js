@@ -1,5 +1,6 @@
 import js from '@eslint/js'
 import prettier from 'eslint-config-prettier'
+import regexp from 'eslint-plugin-regexp'
 import vue from 'eslint-plugin-vue'
 import globals from 'globals'
 import { defineConfig } from 'eslint/config'
@@ -53,6 +54,16 @@ export default defineConfig(
       'vue/no-v-html': 'error',
       'vue/multi-word-component-names': 'off',
       'vue/require-default-prop': 'off',
+    },
+  },
+  // Texts of files are not to be trusted: a pattern that goes wild on a long one would hang the import.
+  {
+    files: ['core/**/*.ts', 'server/**/*.ts', 'web/src/**/*.{ts,vue}'],
+    ignores: ['**/*.test.ts', 'core/intake/corpus/**'],
+    plugins: { regexp },
+    rules: {
+      'regexp/no-super-linear-backtracking': ['error', { report: 'potential' }],
+      'regexp/no-super-linear-move': ['error', { report: 'potential', ignoreSticky: false, ignorePartial: false }],
     },
   },
   // What a .vue file exports is known to vue-tsc, which checks it, but not to ESLint's own TypeScript.

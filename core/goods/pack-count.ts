@@ -89,9 +89,9 @@ export function findPackCount(title: string): PackCount | null {
 /** '100 x 9cm square pots': who begins with a size does not name several. */
 const countFirst = new RegExp(`^(\\d{1,3}) ?[x×] (?=\\d+(?:[.,]\\d+)? ?(?:cm|mm|inch|in|ft) ${plural})`, 'iu')
 const lengthUnit = '(?:cm|mm|m|inch|inches|in|ft|")'
-const side = '\\d+(?:[.,]\\d+)?'
+const side = '\\d{1,9}(?:[.,]\\d{1,9})?'
 const sidesWithUnit = new RegExp(
-  `${side} ?(?:${lengthUnit})? ?[x×] ?${side} ?(?:${lengthUnit})?(?: ?[x×] ?${side})? ?${lengthUnit}(?![\\p{L}])`,
+  `(?<!\\d)${side} ?(?:${lengthUnit})? ?[x×] ?${side} ?(?:${lengthUnit})?(?: ?[x×] ?${side})? ?${lengthUnit}(?![\\p{L}])`,
   'giu',
 )
 const sidesAlone = new RegExp(

@@ -38,8 +38,8 @@ const spelling: Record<string, string> = {
 }
 const unit = 'mm|cm|m|ml|cl|l|g|kg|oz|in|ft|w|v|litres|litre|liter|inches|inch|grams|gram|cms'
 
-const sidesOf = new RegExp(`(\\d+) ?[x×] ?(\\d+)(?: ?[x×] ?(\\d+))? ?(${unit})(?!\\p{L})`, 'gu')
-const sizeOf = new RegExp(`(\\d+(?:[.,]\\d+)?) ?(${unit})(?!\\p{L})`, 'gu')
+const sidesOf = new RegExp(`(?<!\\d)(\\d{1,9}) ?[x×] ?(\\d{1,9})(?: ?[x×] ?(\\d{1,9}))? ?(${unit})(?!\\p{L})`, 'gu')
+const sizeOf = new RegExp(`(?<!\\d)(\\d{1,9}(?:[.,]\\d{1,9})?) ?(${unit})(?!\\p{L})`, 'gu')
 const figureAlone = /(?<![\p{L}\p{N}])(\d+)(?![\p{L}\p{N}])/gu
 
 /** Takes a title apart. Case, accents, order and shouting do not count. */

@@ -22,7 +22,7 @@ const behind = new Set(
  */
 export function tierStart(heading: string): number | null {
   if (heading.length > 40) return null
-  const plain = heading.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().replace(/\([^)]*\)|[€$£]|\b(?:eur|usd|gbp|pln)\b/g, ' ')
+  const plain = heading.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().replace(/\([^()]{0,40}\)|[€$£]|\b(?:eur|usd|gbp|pln)\b/g, ' ')
   const m = /^([^\d]{0,24})(\d{1,6})\s?(\+|(?:-|–|—|to|bis|a|tot|do|…|\.\.)\s?\d{1,7})?([^\d]{0,20})$/.exec(plain.trim())
   if (!m) return null
   const words = (text: string | undefined) => (text ?? '').split(/[\s.:/]+/).filter((w) => w !== '')

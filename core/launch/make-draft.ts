@@ -67,7 +67,12 @@ function marketCurrency(item: Item, market: string, rules: SellerRules): string 
 
 /** Plain facts to start a description from; a seller's own words come after. */
 function describe(item: Item): string {
-  const facts = [item.title.replace(/\s*,\s*/g, ', ')]
+  const facts = [
+    item.title
+      .split(',')
+      .map((part) => part.trim())
+      .join(', '),
+  ]
   if (item.pack > 1 && item.packFrom === 'set by you') facts.push(`Pack of ${item.pack}.`)
   if (item.kind === 'digital') facts.push('A file to download and print; nothing is posted.')
   else if (item.offer?.offer.leadDays) facts.push(`Posted within ${Math.min(item.offer.offer.leadDays, 30)} days.`)

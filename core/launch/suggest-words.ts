@@ -16,9 +16,11 @@ export function suggestTitle(listings: readonly TitleOfListing[], limit: number)
     /(?:^|(?<=[\s,]))(?:new|lovely|great gift|top quality|free delivery|handy|ideal gift|premium|best)(?=$|[\s,])/gi
   const plain = source
     .replace(praise, '')
-    .replace(/\s*,(\s*,)+/g, ',')
     .replace(/\s+/g, ' ')
-    .replace(/^[\s,]+|[\s,]+$/g, '')
+    .split(',')
+    .map((part) => part.trim())
+    .filter((part) => part !== '')
+    .join(', ')
   const words = sentence(plain).split(' ')
   while ([...words.join(' ')].length > limit && words.length > 1) words.pop()
   return [...words.join(' ')].slice(0, limit).join('').replace(/,$/, '')

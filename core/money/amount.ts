@@ -77,6 +77,6 @@ export function plainAmount(e4: number, currency: string): string {
   const whole = Math.floor(Math.abs(e4) / E4)
   const fraction = String(Math.abs(e4) % E4).padStart(4, '0')
   const digits = minorDigitsOf(currency)
-  const shown = fraction.slice(0, digits) + fraction.slice(digits).replace(/0+$/, '')
+  const shown = fraction.slice(0, digits) + fraction.slice(digits).replace(/0{1,4}$/, '')
   return `${negative ? '-' : ''}${whole}${shown ? `.${shown}` : ''}`
 }

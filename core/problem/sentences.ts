@@ -33,6 +33,8 @@ export const sentences = {
   'schedule-invalid': 'The fee schedule cannot be used: {reason}.',
 
   'backup-damaged': '{file} is not a whole Sickle backup: {reason}. Nothing was changed.',
+  'backup-large':
+    '{file} holds {megabytes} MB; a backup may hold up to {limit} MB. Remove imports from the ledger that you can bring in again, and write it anew. Nothing was changed.',
   'backup-newer': '{file} was written by a newer Sickle (format {version}). Update Sickle first. Nothing was changed.',
   'drafts-invalid': '{file} cannot be read as listing drafts: {reason}. Nothing was changed.',
   'cut-invalid': 'This Cut cannot be read: {reason}.',

@@ -1,8 +1,7 @@
+import { unpackEntry, type ZipEntry } from '../../archive'
 import { Problem } from '../../problem'
 import type { FileSource } from '../opened-file'
-import { unpackEntry } from './unpack-entry'
 import { XmlScanner, type XmlTag } from './xml-scanner'
-import type { ZipEntry } from './zip-entries'
 
 export interface Sheet {
   name: string
@@ -16,6 +15,12 @@ export interface BookParts {
   from1904: boolean
 }
 
+/** That a spreadsheet is damaged, and how. */
+export const bookDamaged =
+  ({ name }: { name: string }) =>
+  (reason: string) =>
+    new Problem('file-xlsx-broken', { file: name, reason })
+
 const mostSheets = 256
 /** the parts that say what is where are small */
 const mostPart = 16_000_000
@@ -26,7 +31,7 @@ export async function bookParts(file: FileSource, entries: ReadonlyMap<string, Z
   if (!workbook) throw new Problem('file-xlsx-broken', { file: file.name, reason: 'it holds no workbook' })
   const targets = new Map<string, string>()
   const each = (name: string, onOpen: (element: string, tag: XmlTag) => void) => openTags(file, entries.get(name), onOpen, signal)
-  await each(workbook.replace(/([^/]+)$/, '_rels/$1.rels'), (element, tag) => {
+  await each(relsOf(workbook), (element, tag) => {
     if (element === 'Relationship') targets.set(tag.attribute('Id') ?? '', tag.attribute('Target') ?? '')
   })
   const sheets: Sheet[] = []
@@ -40,6 +45,12 @@ export async function bookParts(file: FileSource, entries: ReadonlyMap<string, Z
   })
   return { sheets, texts: entries.get('xl/sharedStrings.xml') ?? null, isDay: await dayStyles(each), from1904 }
 } // prettier-ignore
+
+/** Where the relations of a part stand: 'xl/workbook.xml' → 'xl/_rels/workbook.xml.rels'. */
+function relsOf(part: string): string {
+  const at = part.lastIndexOf('/') + 1
+  return `${part.slice(0, at)}_rels/${part.slice(at)}.rels`
+}
 
 /** `r:id`: `sheetId` also ends in "id", so the attribute's whole name is asked for. */
 function idOf(tag: XmlTag): string {
@@ -71,7 +82,7 @@ function isBuiltInDay(format: number): boolean {
 
 /** Does a format write a day? Quoted texts, colours and escaped letters do not count. */
 export function isDayFormat(code: string): boolean {
-  const bare = code.slice(0, 300).replace(/"[^"]*"|\[[^\]]*\]|\\./g, '')
+  const bare = code.slice(0, 300).replace(/"[^"]{0,300}"|\[[^\]]{0,300}\]|\\./g, '')
   return /[dy]/i.test(bare) || /m[/.-]|[/.-]m/i.test(bare)
 }
 
@@ -79,7 +90,7 @@ async function openTags(file: FileSource, entry: ZipEntry | undefined, onOpen: (
   if (!entry) return
   const scanner = new XmlScanner({ open: onOpen, close: () => undefined, text: () => undefined, wantsText: false }, file.name)
   let size = 0
-  for await (const { bytes } of unpackEntry(file, entry, signal)) {
+  for await (const { bytes } of unpackEntry(file, entry, bookDamaged(file), signal)) {
     size += bytes.length
     if (size > mostPart) throw new Problem('file-xlsx-broken', { file: file.name, reason: `${entry.name} is larger than any such part` })
     scanner.push(bytes)

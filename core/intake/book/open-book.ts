@@ -1,13 +1,12 @@
+import { unpackEntry, zipEntries } from '../../archive'
 import { Problem } from '../../problem'
 import { findHeading, type FoundHeading } from '../find-heading'
 import { isBlank, limits, type Cell, type FileSource, type NumberedRow, type OpenedFile } from '../opened-file'
 import type { OpenOptions } from '../open-file'
-import { bookParts, type BookParts, type Sheet } from './book-parts'
+import { bookDamaged, bookParts, type BookParts, type Sheet } from './book-parts'
 import { SharedTexts } from './shared-texts'
 import { SheetReader } from './sheet-reader'
-import { unpackEntry } from './unpack-entry'
 import { XmlScanner } from './xml-scanner'
-import { zipEntries } from './zip-entries'
 
 /** sheets of a book that are looked at for the fullest table */
 const mostLooked = 24
@@ -30,7 +29,7 @@ interface Looked {
  * @throws Problem 'file-xlsx-broken', 'file-too-large', 'file-no-table', 'file-wide', 'cancelled'
  */
 export async function openBook(file: FileSource, wanted: string | null, { signal, onProgress }: OpenOptions = {}): Promise<OpenedFile> {
-  const parts = await bookParts(file, await zipEntries(file), signal)
+  const parts = await bookParts(file, await zipEntries(file, bookDamaged(file)), signal)
   const looked: Looked[] = []
   const some = parts.sheets.slice(0, mostLooked)
   for (const [i, sheet] of some.entries()) {
@@ -87,7 +86,7 @@ async function firstRows(file: FileSource, parts: BookParts, sheet: Sheet, signa
   }
   const reader = new SheetReader({ ...parts, textAt })
   const scanner = new XmlScanner(reader, file.name)
-  for await (const { bytes } of unpackEntry(file, sheet.entry, signal)) {
+  for await (const { bytes } of unpackEntry(file, sheet.entry, bookDamaged(file), signal)) {
     scanner.push(bytes)
     if (reader.rows.length > limits.sampleRows + 60) break
   }
@@ -108,7 +107,7 @@ async function readTexts(file: FileSource, { texts }: BookParts, wanted: number,
   const shared = new SharedTexts(file.name)
   if (!texts || wanted <= 0) return shared.texts
   const scanner = new XmlScanner(shared, file.name)
-  for await (const { bytes } of unpackEntry(file, texts, signal)) {
+  for await (const { bytes } of unpackEntry(file, texts, bookDamaged(file), signal)) {
     scanner.push(bytes)
     if (shared.texts.length >= wanted) return shared.texts
   }
@@ -119,7 +118,7 @@ async function* allRows(file: FileSource, parts: BookParts, sheet: Sheet, first:
   const texts = await readTexts(file, parts, Infinity, signal)
   const reader = new SheetReader({ ...parts, textAt: (index) => texts[index] ?? '' })
   const scanner = new XmlScanner(reader, file.name)
-  for await (const { bytes, done } of unpackEntry(file, sheet.entry, signal)) {
+  for await (const { bytes, done } of unpackEntry(file, sheet.entry, bookDamaged(file), signal)) {
     scanner.push(bytes)
     const batch = reader.rows.filter(({ row, cells }) => row >= first && !cells.every(isBlank))
     reader.rows = []

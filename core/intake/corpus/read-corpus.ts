@@ -59,12 +59,12 @@ function readBlock(block: string): Omit<CorpusFile, 'aside'> {
     preamble: option('pre') ?? null,
     columns: rest
       .join(' ')
-      .replace(/#[^|@]*\bdata file\b.*/, '')
       .split(' | ')
       .map((text) => {
-        const m = /^\s*(.+?) => (\S+) ~ (.+?)\s*$/.exec(text)
-        if (!m) throw new Error(`not a column: ${text}`)
-        return { heading: m[1] ?? '', field: m[2] ?? '', recipe: m[3] ?? '' }
+        const [heading = '', rest = ''] = text.split(' => ')
+        const [field = '', recipe = ''] = rest.split(' ~ ')
+        if (recipe === '') throw new Error(`not a column: ${text}`)
+        return { heading: heading.trim(), field: field.trim(), recipe: recipe.trim() }
       }),
   }
 }

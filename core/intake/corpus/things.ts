@@ -52,7 +52,7 @@ const trades: Record<string, [string[], string[]]> = {
 
 /** Titles of a file, no two alike. */
 export function goods(language: string, name: string, random: Random): string[] {
-  const [nouns, said] = trades[language] ?? (trades.en as [string[], string[]])
+  const [nouns, said] = trades[language] ?? trades.en ?? [[], []]
   const shift = Math.floor(random() * nouns.length) + name.length
   const all = nouns.flatMap((_, i) =>
     [0, 3, 5, 7, 9].map((k) => `${nouns[(i + shift) % nouns.length]} ${said[(i + shift + k) % said.length]}`),

@@ -16,7 +16,7 @@ export function unpackPage(packed: Uint8Array, size: number, codec: string): Uin
     case 'GZIP':
       return pieces(size, (take) => new Gunzip((piece) => take(piece)).push(packed, true))
     case 'ZSTD':
-      return pieces(size, (take) => new Decompress((piece) => take(piece)).push(packed, true))
+      return pieces(size, (take) => void new Decompress((piece) => take(piece)).push(packed, true))
     default:
       throw new Error(`its pages are packed with ${codec}, which is not read; write it with Snappy, gzip or zstd`)
   }

@@ -80,7 +80,7 @@ export class Recogniser {
       return {
         text,
         heading,
-        fits: heading.useless ? new Map() : this.#vocabulary.fits(heading, spoken).fits,
+        fits: heading.useless ? new Map<string, number>() : this.#vocabulary.fits(heading, spoken).fits,
         profile,
         cells: cells.map((c) => (isBlank(c) ? null : c)),
         sum: null,

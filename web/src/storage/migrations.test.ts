@@ -2,6 +2,7 @@ import { strToU8, zipSync } from 'fflate'
 import { openDB } from 'idb'
 import { textAt, textColumn } from '@sickle/core/tables'
 import { restoreBackup, writeBackup } from './backup'
+import { archive } from './archive-of-bytes'
 import { openDatabase } from './database'
 import { readDocument } from './documents'
 import { listImports, loadCaptures } from './imports'
@@ -91,7 +92,7 @@ test('a backup of format 1 comes in', async () => {
   }
   const manifest = strToU8(JSON.stringify({ format: 'sickle-backup', version: 1, entries }))
   const db = await openDatabase('restored')
-  await restoreBackup(db, zipSync({ 'manifest.json': manifest, ...files }), 'old.sickle')
+  await restoreBackup(db, archive(zipSync({ 'manifest.json': manifest, ...files }), 'old.sickle'))
   expect((await writeBackup(db)).length).toBeGreaterThan(0)
   db.close()
   await expectWorkspace('restored')

@@ -1,8 +1,10 @@
-import { strToU8, unzipSync, zipSync } from 'fflate'
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { buildCatalog, ItemMaker, noCorrections, plainRules } from '@sickle/core/catalog'
 import { makeFigures } from '@sickle/core/engine'
 import { TableBuilder, type Table } from '@sickle/core/tables'
 import { restoreBackup, writeBackup } from './backup'
+import { archive } from './archive-of-bytes'
+import { sha256 } from './read-backup'
 import { openDatabase, type Database, type ImportEntry } from './database'
 import { readDocument, writeDocument } from './documents'
 import { enterImport, listImports, loadCaptures, removeImport, saveSegment, sweepUnfinished } from './imports'
@@ -104,7 +106,7 @@ test('a backup goes out and back identical, to the byte', async () => {
   const bytes = await writeBackup(db)
   const other = await openDatabase(`test-${n++}`)
   await keep(other, 'old')
-  await restoreBackup(other, bytes, 'x.sickle')
+  await restoreBackup(other, archive(bytes))
   expect(await all(other)).toEqual(await all(db))
   expect(Buffer.from(await writeBackup(other)).equals(Buffer.from(bytes))).toBe(true)
   other.close()
@@ -129,14 +131,49 @@ test('a damaged backup is refused with the reason, and nothing is changed', asyn
       /newer Sickle/,
     ],
     [zipSync({ 'manifest.json': strToU8('null') }), 'backup-damaged', /manifest/],
+    [
+      zipSync({ 'manifest.json': strToU8('{"format":"sickle-backup","version":2,"entries":null}') }),
+      'backup-damaged',
+      /manifest/,
+    ],
+    [await resealed(files, 'documents/cuts.json', strToU8('null')), 'backup-damaged', /cuts.json holds nothing/],
+    [await resealed(files, 'documents/cuts.json', strToU8('{oops')), 'backup-damaged', /cuts.json cannot be read/],
+    [await resealed(files, 'imports/a.json', strToU8('null')), 'backup-damaged', /a.json is no import/],
+    [await resealed(files, 'imports/a.json', strToU8('{"entry":null}')), 'backup-damaged', /a.json is no import/],
+    [
+      await resealed(files, 'columns/a/0/price.f64', new Uint8Array(new Float64Array([1, Infinity, 2]).buffer)),
+      'backup-damaged',
+      /price of .* does not fit/,
+    ],
   ]
   for (const [damaged, code, message] of cases) {
-    await expect(restoreBackup(db, damaged, 'x.sickle')).rejects.toMatchObject({
+    await expect(restoreBackup(db, archive(damaged))).rejects.toMatchObject({
       code,
       message: expect.stringMatching(message) as string,
     })
     expect(await all(db)).toEqual(before)
   }
+})
+
+/** The same backup with another content of one entry, and a right sum for it: not damaged on the way, but wrong. */
+async function resealed(files: Record<string, Uint8Array>, path: string, bytes: Uint8Array): Promise<Uint8Array> {
+  const manifest = JSON.parse(strFromU8(files['manifest.json'] as Uint8Array)) as { entries: Record<string, string> }
+  manifest.entries[path] = await sha256(bytes)
+  return zipSync({ ...files, [path]: bytes, 'manifest.json': strToU8(JSON.stringify(manifest)) })
+}
+
+test('a backup that unpacks to more than fits is refused before it is unpacked', async () => {
+  const bytes = zipSync({ 'manifest.json': strToU8('{}') })
+  // the directory says 4 GB; what is packed is small
+  const view = new DataView(bytes.buffer)
+  const at = bytes.length - 22
+  view.setUint32(view.getUint32(at + 16, true) + 24, 0xfffffff0, true)
+  await expect(restoreBackup(db, archive(bytes))).rejects.toMatchObject({ code: 'backup-large' })
+  // and one that says little but unpacks to much is stopped on its way
+  const bomb = zipSync({ 'manifest.json': new Uint8Array(50_000_000) })
+  const lie = new DataView(bomb.buffer)
+  lie.setUint32(lie.getUint32(bomb.length - 22 + 16, true) + 24, 1000, true)
+  await expect(restoreBackup(db, archive(bomb))).rejects.toMatchObject({ code: 'backup-damaged' })
 })
 
 test('every single flipped byte is either harmless padding or refused; none gets wrong data in', async () => {
@@ -146,7 +183,7 @@ test('every single flipped byte is either harmless padding or refused; none gets
   for (let i = 0; i < bytes.length; i += 7) {
     const damaged = bytes.slice()
     damaged[i]! ^= 0x55
-    await restoreBackup(db, damaged, 'x.sickle').catch((e: { code: string }) => expect(e.code).toMatch(/^backup/))
+    await restoreBackup(db, archive(damaged)).catch((e: { code: string }) => expect(e.code).toMatch(/^backup/))
     expect(await all(db)).toEqual(before)
   }
 })

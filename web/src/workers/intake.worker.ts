@@ -176,7 +176,7 @@ const methods = {
   async restore(_: CallContext, file: File) {
     const db = await openDatabase()
     try {
-      await restoreBackup(db, new Uint8Array(await file.arrayBuffer()), file.name)
+      await restoreBackup(db, file)
     } finally {
       db.close()
     }

@@ -51,7 +51,7 @@ test('ring: twice the searches is twice the area of the sector; what is not know
   expect(months[11]?.index).toBeNull()
   expect((months[0]?.index ?? 0) / (months[1]?.index ?? 1)).toBeCloseTo(2, 9)
   const inner = 26
-  const outer = (path: string) => Math.max(...[...path.matchAll(/A(\d+\.?\d*),/g)].map((m) => Number(m[1])))
+  const outer = (path: string) => Math.max(...[...path.matchAll(/A(\d+(?:\.\d+)?),/g)].map((m) => Number(m[1])))
   const area = (m: number) => outer(months[m]?.path ?? '') ** 2 - inner ** 2
   expect(area(0) / area(1)).toBeCloseTo(2, 1)
 })

@@ -37,6 +37,12 @@ const inBuilt = new Set([
   'worth',
 ])
 
+/** The last word of a heading stands below the others. */
+function inTwoLines(label: string): string {
+  const at = label.lastIndexOf(' ')
+  return at < 0 ? label : `${label.slice(0, at).replace(/,$/, '')}\n${label.slice(at + 1)}`
+}
+
 /** Everything that can be a column, in the order it is offered. */
 export function allColumns(sign: string): FindColumn[] {
   const others = measures
@@ -44,7 +50,7 @@ export function allColumns(sign: string): FindColumn[] {
     .map((m) => ({
       id: m.name,
       name: m.label,
-      label: m.label.replace(/[ ,]+(?=\S+$)/, '\n'),
+      label: inTwoLines(m.label),
       width: 70,
       sortBy: m.name,
     }))

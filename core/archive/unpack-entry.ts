@@ -1,6 +1,5 @@
-import { Problem, stopIfCancelled } from '../../problem'
-import type { FileSource } from '../opened-file'
-import { placeOf, type ZipEntry } from './zip-entries'
+import { Problem, stopIfCancelled } from '../problem'
+import { placeOf, type ArchiveSource, type Damaged, type ZipEntry } from './zip-entries'
 
 /** bytes of the archive that are unpacked at once: even the tightest packing (about 1 : 1032) makes 34 MB of them */
 const piece = 32_768
@@ -10,10 +9,10 @@ const piece = 32_768
  * in memory, and no worker is started.
  *
  * @returns pieces of it, with the share of the entry that is read
- * @throws Problem 'file-xlsx-broken', 'cancelled'
+ * @throws what `broken` makes; Problem 'cancelled'
  */
-export async function* unpackEntry(file: FileSource, entry: ZipEntry, signal?: AbortSignal): AsyncGenerator<{ bytes: Uint8Array; done: number }> {
-  const { from, to } = await placeOf(file, entry)
+export async function* unpackEntry(file: ArchiveSource, entry: ZipEntry, broken: Damaged, signal?: AbortSignal): AsyncGenerator<{ bytes: Uint8Array; done: number }> {
+  const { from, to } = await placeOf(file, entry, broken)
   let at = from
   const next = async (size: number) => {
     const bytes = new Uint8Array(await file.slice(at, Math.min(to, at + size)).arrayBuffer())
@@ -47,7 +46,7 @@ export async function* unpackEntry(file: FileSource, entry: ZipEntry, signal?: A
     }
   } catch (cause) {
     if (cause instanceof Problem) throw cause
-    throw new Problem('file-xlsx-broken', { file: file.name, reason: `${entry.name} cannot be unpacked` }, { cause })
+    throw broken(`${entry.name} cannot be unpacked`)
   } finally {
     await reader.cancel().catch(() => undefined)
   }

@@ -1,5 +1,14 @@
-import { Problem } from '../../problem'
-import type { FileSource } from '../opened-file'
+import type { Problem } from '../problem'
+
+/** A file that is read by pieces. */
+export interface ArchiveSource {
+  name: string
+  size: number
+  slice(start: number, end: number): { arrayBuffer(): Promise<ArrayBuffer> }
+}
+
+/** Makes the problem that an archive is damaged in this way; who opens it knows what it is called. */
+export type Damaged = (reason: string) => Problem
 
 /** One file inside a zip archive, by the archive's own directory. */
 export interface ZipEntry {
@@ -13,15 +22,14 @@ export interface ZipEntry {
 }
 
 const [endMark, entryMark, localMark, end64Mark] = [0x06054b50, 0x02014b50, 0x04034b50, 0x06064b50]
-const [endSize, mostComment, mostEntries, mostDirectory] = [22, 65_535, 20_000, 16_000_000]
+const [endSize, mostComment, mostEntries, mostDirectory] = [22, 65_535, 200_000, 64_000_000]
 
 /**
  * The directory of a zip archive (APPNOTE 6.3, sections 4.3.12 and 4.3.16), read from the file's end without reading the rest.
  *
- * @throws Problem 'file-xlsx-broken'
+ * @throws what `broken` makes
  */
-export async function zipEntries(file: FileSource): Promise<Map<string, ZipEntry>> {
-  const broken = (reason: string) => new Problem('file-xlsx-broken', { file: file.name, reason })
+export async function zipEntries(file: ArchiveSource, broken: Damaged): Promise<Map<string, ZipEntry>> {
   const tailFrom = Math.max(0, file.size - endSize - mostComment)
   const tail = await viewOf(file, tailFrom, file.size)
   let end = tail.byteLength - endSize
@@ -65,7 +73,7 @@ function sizes(view: DataView, pos: number, extraAt: number, extraSize: number) 
   return { bytes, packedBytes, at: place }
 }
 
-async function directory64(file: FileSource, tail: DataView, end: number, broken: (reason: string) => Problem): Promise<[number, number]> {
+async function directory64(file: ArchiveSource, tail: DataView, end: number, broken: Damaged): Promise<[number, number]> {
   if (end < 20) throw broken('its directory is damaged')
   const at = Number(tail.getBigUint64(end - 20 + 8, true))
   if (at + 56 > file.size) throw broken('its directory lies')
@@ -74,17 +82,20 @@ async function directory64(file: FileSource, tail: DataView, end: number, broken
   return [Number(head.getBigUint64(40, true)), Number(head.getBigUint64(48, true))]
 } // prettier-ignore
 
-/** Where the packed bytes of an entry lie in the file. @throws Problem 'file-xlsx-broken' */
-export async function placeOf(file: FileSource, entry: ZipEntry): Promise<{ from: number; to: number }> {
+/** Where the packed bytes of an entry lie in the file. @throws what `broken` makes */
+export async function placeOf(
+  file: ArchiveSource,
+  entry: ZipEntry,
+  broken: Damaged,
+): Promise<{ from: number; to: number }> {
   const head = await viewOf(file, entry.at, entry.at + 30)
   if (head.byteLength < 30 || head.getUint32(0, true) !== localMark)
-    throw new Problem('file-xlsx-broken', { file: file.name, reason: `${entry.name} is not where its directory says` })
+    throw broken(`${entry.name} is not where its directory says`)
   const from = entry.at + 30 + head.getUint16(26, true) + head.getUint16(28, true)
-  if (from + entry.packedBytes > file.size)
-    throw new Problem('file-xlsx-broken', { file: file.name, reason: `${entry.name} is cut off` })
+  if (from + entry.packedBytes > file.size) throw broken(`${entry.name} is cut off`)
   return { from, to: from + entry.packedBytes }
 }
 
-async function viewOf(file: FileSource, from: number, to: number): Promise<DataView> {
+async function viewOf(file: ArchiveSource, from: number, to: number): Promise<DataView> {
   return new DataView(await file.slice(from, Math.min(to, file.size)).arrayBuffer())
 }

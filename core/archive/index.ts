@@ -1,0 +1,2 @@
+export * from './unpack-entry'
+export * from './zip-entries'

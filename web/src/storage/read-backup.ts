@@ -1,0 +1,174 @@
+import { strFromU8 } from 'fflate'
+import { unpackEntry, zipEntries, type ArchiveSource } from '@sickle/core/archive'
+import { recordKinds } from '@sickle/core/intake'
+import { Problem } from '@sickle/core/problem'
+import { packWords, type StoredColumn, type WordBytes } from '@sickle/core/tables'
+import type { ImportEntry, Rejects } from './database'
+import { documentNames } from './documents'
+
+export const format = 'sickle-backup'
+export const version = 2
+/** all that a backup holds, bytes: it is held in memory until everything is checked */
+export const mostUnpacked = 700_000_000
+
+export interface Manifest {
+  format: string
+  version: number
+  entries: Record<string, string>
+}
+
+export interface BackupContent {
+  documents: Map<string, unknown>
+  imports: {
+    entry: ImportEntry
+    rejects: Rejects | null
+    columns: { segment: number; name: string; column: StoredColumn }[]
+  }[]
+}
+
+type Fail = (reason: string, cause?: unknown) => Problem
+
+/** Unpacks a backup, no more of it than it says and than fits. @throws Problem 'backup-damaged', 'backup-large' */
+async function unpack(file: ArchiveSource, damaged: Fail): Promise<Record<string, Uint8Array>> {
+  if (file.size === 0) throw damaged('it is no zip, or cut off')
+  const entries = await zipEntries(file, (reason) => damaged(`it is no zip, or cut off: ${reason}`))
+  const size = [...entries.values()].reduce((n, e) => n + e.bytes, 0)
+  if (size > mostUnpacked) throw new Problem('backup-large', { file: file.name, megabytes: Math.ceil(size / 1e6), limit: mostUnpacked / 1e6 })
+  const files: Record<string, Uint8Array> = Object.create(null) as Record<string, Uint8Array>
+  for (const entry of entries.values()) {
+    const whole = new Uint8Array(entry.bytes)
+    let at = 0
+    for await (const { bytes } of unpackEntry(file, entry, damaged)) {
+      if (at + bytes.length > whole.length) throw damaged(`${entry.name} unpacks to more than it says`)
+      whole.set(bytes, at)
+      at += bytes.length
+    }
+    if (at < whole.length) throw damaged(`${entry.name} is cut off`)
+    files[entry.name] = whole
+  }
+  return files
+} // prettier-ignore
+
+/** Reads a backup and checks all of it. @throws Problem 'backup-damaged', 'backup-large', 'backup-newer' */
+export async function readBackup(source: ArchiveSource): Promise<BackupContent> {
+  const file = source.name
+  const damaged: Fail = (reason, cause) => new Problem('backup-damaged', { file, reason }, { cause })
+  const files = await unpack(source, damaged)
+  const json = (path: string): unknown => {
+    const entry = files[path]
+    if (!entry) throw damaged(`${path} is missing`)
+    try {
+      return JSON.parse(strFromU8(entry)) as unknown
+    } catch (cause) {
+      throw damaged(`${path} cannot be read`, cause)
+    }
+  }
+  const manifest = json('manifest.json')
+  if (!isRecord(manifest) || manifest.format !== format || !isRecord(manifest.entries))
+    throw damaged('its manifest is not one of Sickle')
+  if (typeof manifest.version !== 'number' || manifest.version > version)
+    throw new Problem('backup-newer', { file, version: typeof manifest.version === 'number' ? manifest.version : '?' })
+  for (const [path, digest] of Object.entries(manifest.entries)) {
+    const entry = files[path]
+    if (!entry) throw damaged(`${path} is missing`)
+    if ((await sha256(entry)) !== digest) throw damaged(`${path} was changed`)
+  }
+  const paths = Object.keys(manifest.entries)
+  const documents = new Map<string, unknown>()
+  for (const name of documentNames) {
+    if (!paths.includes(`documents/${name}.json`)) continue
+    const value = json(`documents/${name}.json`)
+    if (typeof value !== 'object' || value === null) throw damaged(`documents/${name}.json holds nothing`)
+    documents.set(name, value)
+  }
+  const imports = paths
+    .filter((p) => p.startsWith('imports/'))
+    .map((path) => {
+      const stored = json(path)
+      const entry = isRecord(stored) && isRecord(stored.entry) ? upToDate(stored.entry as Partial<ImportEntry>) : null
+      if (!entry) throw damaged(`${path} is no import`)
+      const columns = columnPaths(paths, entry.id).map(({ base, segment, name }) => {
+        const column = readColumn(files, base, entry.segments[segment] ?? -1)
+        if (!column) throw damaged(`column ${name} of ${entry.file} does not fit`)
+        return { segment, name, column }
+      })
+      const rejects = isRecord(stored) && isRecord(stored.rejects) ? (stored.rejects as unknown as Rejects) : null
+      return { entry, rejects, columns }
+    })
+  return { documents, imports }
+}
+
+function isRecord(value: unknown): value is Record<string, unknown> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value)
+}
+
+const isCount = (n: unknown): n is number => Number.isSafeInteger(n) && (n as number) >= 0
+
+/** An entry of the ledger as this version keeps it; null where it is none. Format 1 had every import in one segment. */
+function upToDate(stored: Partial<ImportEntry> & { columns?: string[] }): ImportEntry | null {
+  const { columns: old, ...entry } = stored
+  if (typeof entry.id !== 'string' || typeof entry.file !== 'string') return null
+  if (!recordKinds.some((k) => k.name === entry.kind)) return null
+  const figures = [entry.rows, entry.capturedOn, entry.windowDays, entry.importedAt]
+  if (!figures.every((n) => Number.isFinite(n))) return null
+  const segments: unknown = entry.segments ?? (old ? [entry.rows] : null)
+  if (!Array.isArray(segments) || !segments.every(isCount)) return null
+  return { ...(entry as ImportEntry), segments }
+}
+
+/** The columns of an import: `columns/<import>/<segment>/<name>.<part>`; without a segment in format 1. */
+function columnPaths(paths: readonly string[], id: string): { base: string; segment: number; name: string }[] {
+  const bases = new Set(
+    paths.filter((p) => p.startsWith(`columns/${id}/`)).map((p) => p.replace(/\.(f64|i32|utf8|u32|words\.json)$/, '')),
+  )
+  return [...bases].map((base) => {
+    const [first = '', second] = base.slice(`columns/${id}/`.length).split('/')
+    return second === undefined ? { base, segment: 0, name: first } : { base, segment: Number(first), name: second }
+  })
+}
+
+function readColumn(files: Record<string, Uint8Array>, path: string, rows: number): StoredColumn | null {
+  const values = files[`${path}.f64`]
+  if (values) {
+    if (values.length !== rows * 8) return null
+    const figures = new Float64Array(aligned(values))
+    // unknown is NaN; no figure is without end
+    return figures.some((v) => v === Infinity || v === -Infinity) ? null : { type: 'number', values: figures }
+  }
+  const codes = files[`${path}.i32`]
+  const words = readWords(files, path)
+  if (!codes || !words || codes.length !== rows * 4) return null
+  const column = new Int32Array(aligned(codes))
+  return column.some((c) => c < -1 || c >= words.ends.length) ? null : { type: 'text', codes: column, words }
+}
+
+function readWords(files: Record<string, Uint8Array>, path: string): WordBytes | null {
+  const old = files[`${path}.words.json`]
+  if (old) {
+    return wordsOfList(strFromU8(old))
+  }
+  const [bytes, u32] = [files[`${path}.utf8`], files[`${path}.u32`]]
+  if (!bytes || !u32 || u32.length % 4 !== 0) return null
+  const ends = new Uint32Array(aligned(u32))
+  const rising = ends.every((end, i) => end >= (i === 0 ? 0 : (ends[i - 1] as number)))
+  return rising && (ends.at(-1) ?? 0) === bytes.length ? { bytes: bytes.slice(), ends } : null
+}
+
+function wordsOfList(text: string): WordBytes | null {
+  try {
+    const list = JSON.parse(text) as unknown
+    return Array.isArray(list) ? packWords(list.map(String)) : null
+  } catch (e) {
+    if (e instanceof SyntaxError) return null
+    throw e
+  }
+}
+
+function aligned(bytes: Uint8Array): ArrayBuffer {
+  return bytes.slice().buffer
+}
+
+export async function sha256(bytes: Uint8Array): Promise<string> {
+  const digest = await crypto.subtle.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>)
+  return [...new Uint8Array(digest)].map((b) => b.toString(16).padStart(2, '0')).join('')
+}
