@@ -61,7 +61,10 @@ async function seedFiles(): Promise<{ name: string; bytes: Uint8Array }[]> {
   const files = (await demoBytes(demoFiles(world))).filter((f) => wanted.includes(f.name))
   const csv = files.find((f) => f.name === 'marrowgate-listings.csv') as (typeof files)[number]
   const opened = await openFile(new File([csv.bytes as Uint8Array<ArrayBuffer>], csv.name))
-  const { table } = await importRows(opened, { ...proposeMapping(opened, Date.UTC(2026, 11, 1)).mapping, market: 'Marrowgate' })
+  const { table } = await importRows(opened, {
+    ...proposeMapping(opened, Date.UTC(2026, 11, 1)).mapping,
+    market: 'Marrowgate',
+  })
   const parquet = await writeExport('parquet', exportedColumns([table], 'listings'), 'Listings')
   return [...files.map(({ name, bytes }) => ({ name, bytes })), { name: 'listings.parquet', bytes: parquet }]
 }

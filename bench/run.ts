@@ -4,7 +4,10 @@ import { benchEngine } from './engine'
 import { benchEvidence } from './evidence'
 import { benchFinds } from './finds'
 import { benchFuzz } from './fuzz'
-import { report } from './report'
+import { benchHostile } from './hostile/run'
+import { benchParquet } from './parquet'
+import { benchRecognition } from './recognition'
+import { report, type Line } from './report'
 import { benchWorkspace } from './workspace'
 
 const port = 4397
@@ -13,15 +16,26 @@ const server = spawn(process.execPath, ['server/dist/main.js'], {
   stdio: ['ignore', 'pipe', 'inherit'],
 })
 await new Promise((resolve) => server.stdout.once('data', resolve))
+const base = `http://127.0.0.1:${port}`
+const browser = process.env.CHROMIUM ?? '/usr/bin/chromium'
+const count = process.env.SICKLE_BENCH_COUNT ? Number(process.env.SICKLE_BENCH_COUNT) : undefined
+/** `npm run bench -- hostile parquet` runs these alone. */
+const parts: Record<string, () => Promise<Line[]>> = {
+  workspace: () => benchWorkspace(base, browser),
+  finds: () => benchFinds(base, browser),
+  engine: () => benchEngine(browser),
+  evidence: () => benchEvidence(browser),
+  core: () => benchCore(),
+  recognition: () => benchRecognition(base, browser),
+  parquet: () => benchParquet(base, browser),
+  fuzz: () => benchFuzz(base, browser, count),
+  hostile: () => benchHostile(base, browser, count),
+}
+const wanted = process.argv.slice(2).filter((name) => Object.hasOwn(parts, name))
 try {
-  const lines = [
-    ...(await benchWorkspace(`http://127.0.0.1:${port}`, process.env.CHROMIUM ?? '/usr/bin/chromium')),
-    ...(await benchFinds(`http://127.0.0.1:${port}`, process.env.CHROMIUM ?? '/usr/bin/chromium')),
-    ...(await benchEngine(process.env.CHROMIUM ?? '/usr/bin/chromium')),
-    ...(await benchEvidence(process.env.CHROMIUM ?? '/usr/bin/chromium')),
-    ...(await benchCore()),
-    ...(await benchFuzz(`http://127.0.0.1:${port}`, process.env.CHROMIUM ?? '/usr/bin/chromium')),
-  ]
+  const lines: Line[] = []
+  for (const [name, part] of Object.entries(parts))
+    if (wanted.length === 0 || wanted.includes(name)) lines.push(...(await part()))
   process.exitCode = report(lines) ? 0 : 1
 } finally {
   server.kill()

@@ -1,5 +1,6 @@
 // Measures what Sickle works out on the demo against the demo's truth and writes docs/estimates.md. Run: npm run estimates
-import { writeFileSync } from 'node:fs'
+import { readFileSync, writeFileSync } from 'node:fs'
+import { recognitionMarks } from './recognition-marks'
 import { buildCatalog, ItemMaker, noCorrections, plainRules, type Item } from '../core/catalog'
 import { importRows, openFile, proposeMapping, type Capture } from '../core/intake'
 import { demoBytes } from '../server/src/demo-bytes'
@@ -206,8 +207,13 @@ const [first, second] = [await judge(world), await judge(makeWorld({ seed: 4711 
 const p = (x: number) => `${(x * 100).toFixed(1)} %`
 const both = (of: (j: Judgement) => number) => `${p(of(first))} | ${p(of(second))}`
 
+const path = new URL('../docs/estimates.md', import.meta.url)
+// what `npm run recognition` wrote stays
+const [begins, ends] = recognitionMarks
+const recognition = readFileSync(path, 'utf8').split(begins)[1]?.split(ends)[0]
+
 writeFileSync(
-  new URL('../docs/estimates.md', import.meta.url),
+  path,
   `# How good the estimates are
 
 Measured against the truth that the demo's generator knows; written by \`npm run estimates\`. The first world is the demo (${world.listings.length} listings of
@@ -244,5 +250,5 @@ listings that truly sold five or more. In this world stores differ in how many o
 | from | judged | bias | spread | coverage of the 80 % interval |
 |---|---:|---:|---:|---:|
 ${estimators(world)}
-`,
+${recognition === undefined ? '' : `\n${begins}${recognition}${ends}\n`}`,
 )

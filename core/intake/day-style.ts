@@ -13,24 +13,41 @@ export interface DateOrderGuess {
 
 const numeric = /^(\d{1,2})[./-](\d{1,2})[./-](\d{4}|\d{2})\b/
 
+/** a figure, and no day written without marks */
+const isPlain = /^-?(?:\d{1,7}|\d{9,}|\d{1,15}[.,]\d{1,4})$/
+
 /** no day that a person writes is longer */
 const longest = 80
 
-/** 25/12 can only be day first and 12/25 only month first; where nothing decides, dots speak for day first, else it is asked. */
-export function guessDateOrder(texts: Iterable<string>): DateOrderGuess {
-  let dmy = 0
-  let mdy = 0
-  let doubtful: string | null = null
+/** What texts say of the order of day and month; those of several columns can be added up. */
+export interface OrderVotes {
+  dmy: number
+  mdy: number
+  /** days written with points, as is usual where the day comes first */
+  dotted: number
+  doubtful: string | null
+}
+
+export function orderVotes(texts: Iterable<string>): OrderVotes {
+  const votes: OrderVotes = { dmy: 0, mdy: 0, dotted: 0, doubtful: null }
   for (const text of texts) {
     if (text.length > longest) continue
     const m = numeric.exec(text.trim())
     if (!m) continue
     const [a, b] = [Number(m[1]), Number(m[2])]
-    if (a > 12 && b <= 12) dmy++
-    else if (b > 12 && a <= 12) mdy++
-    else if (/^\d+\./.test(text.trim())) dmy += 0.01
-    else if (a !== b) doubtful ??= text.trim()
+    if (a > 12 && b <= 12) votes.dmy++
+    else if (b > 12 && a <= 12) votes.mdy++
+    else if (/^\d+\./.test(text.trim())) votes.dotted++
+    else if (a !== b) votes.doubtful ??= text.trim()
   }
+  return votes
+}
+
+/** 25/12 can only be day first and 12/25 only month first; where nothing decides, dots speak for day first, else it is asked. */
+export function orderOfVotes(all: readonly OrderVotes[]): DateOrderGuess {
+  const sum = (of: (v: OrderVotes) => number) => all.reduce((n, v) => n + of(v), 0)
+  const [dmy, mdy] = [sum((v) => v.dmy + 0.01 * v.dotted), sum((v) => v.mdy)]
+  const doubtful = all.find((v) => v.doubtful !== null)?.doubtful ?? null
   const sure = dmy > 0 !== mdy > 0 || (doubtful === null && mdy === 0)
   return {
     order: mdy > dmy ? 'mdy' : 'dmy',
@@ -40,6 +57,10 @@ export function guessDateOrder(texts: Iterable<string>): DateOrderGuess {
   }
 }
 
+export function guessDateOrder(texts: Iterable<string>): DateOrderGuess {
+  return orderOfVotes([orderVotes(texts)])
+}
+
 /**
  * The day a text names, as days since 1970, or null. Of a time with an offset the day that is written counts, not the day in
  * universal time. Month names are read in eight languages.
@@ -47,7 +68,7 @@ export function guessDateOrder(texts: Iterable<string>): DateOrderGuess {
  * @example parseDay('31.02.2026', 'dmy') // null: there is no such day
  */
 export function parseDay(text: string, order: DateOrder): number | null {
-  if (text.length > longest) return null
+  if (text.length > longest || text.length < 4 || isPlain.test(text) || !/\d/.test(text)) return null
   const t = text.trim()
   let m = /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?:$|[T ])/.exec(t)
   if (m) return dayNumber(Number(m[1]), Number(m[2]), Number(m[3]))

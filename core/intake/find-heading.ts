@@ -24,13 +24,55 @@ export function findHeading(grid: readonly (readonly Cell[])[]): FoundHeading | 
   if (!row) return null
   const notes = grid.slice(0, at).map((cells) => cells.filter((c) => !isBlank(c)).join(' '))
   const columns = grid.slice(at, at + 200).reduce((n, cells) => Math.max(n, lastFilled(cells) + 1), 0)
-  const named = row.filter((cell) => !isBlank(cell) && !isFigure(cell)).length
-  const isHeading =
-    named >= Math.max(1, (filled[at] ?? 0) * 0.6) || (named >= 1 && row.filter(isDateOrTier).length >= 2)
+  const isHeading = namesItsColumns(row, grid.slice(at + 1, at + 1 + rowsSeen), columns)
   const headings = Array.from({ length: columns }, (_, i) =>
     isHeading && !isBlank(row[i]) ? String(row[i]).trim() : `Column ${i + 1}`,
   )
   return { at: isHeading ? at : at - 1, headings, notes: notes.filter((n) => n !== '') }
+}
+
+/** rows under a heading that are looked at */
+const rowsSeen = 40
+
+/**
+ * Does a row name the columns under it, or is it a row like them? Words over figures name them, figures over figures do not; nor does
+ * a text that comes again under itself, or a code over codes. Where nothing tells, words are names.
+ */
+function namesItsColumns(row: readonly Cell[], under: readonly (readonly Cell[])[], columns: number): boolean {
+  let [names, data, words] = [0, 0, 0]
+  for (let c = 0; c < columns; c++) {
+    const cell = row[c] ?? null
+    if (isBlank(cell)) continue
+    const rest = under.flatMap((r) => (isBlank(r[c]) ? [] : [r[c] as Cell]))
+    const figures = rest.filter(isFigure).length
+    if (rest.length > 0 && figures > rest.length * 0.7) {
+      if (!isFigure(cell) || isDayOverFigures(cell, rest)) names++
+      else data++
+    } else if (isFigure(cell)) data++
+    else {
+      words++
+      const text = String(cell).trim()
+      if (rest.some((r) => String(r).trim() === text)) data += 2
+      else if (/\d/.test(text) && rest.length > 2 && rest.every((r) => shapeOf(String(r)) === shapeOf(text))) data += 2
+    }
+  }
+  return names === 0 && data === 0 ? words > 0 : names > data || (names === data && words > 0)
+}
+
+/** Days across a wide sales file, and quantities across a price list, stand over figures that are none. */
+function isDayOverFigures(cell: Cell, rest: readonly Cell[]): boolean {
+  return isDateOrTier(cell) && !rest.some((r) => isDateOrTier(r))
+}
+
+/** Letters and digits of a code, told apart: 'HP-107' is like 'HP-983'. */
+function shapeOf(text: string): string {
+  return text
+    .slice(0, 40)
+    .trim()
+    .replace(/\p{Lu}/gu, 'A')
+    .replace(/\p{Ll}/gu, 'a')
+    .replace(/\d/g, '0')
+    .replace(/0{2,}/g, '0')
 }
 
 /** The number of filled cells that most rows have, the fuller the better: a preamble's few cells do not count. */

@@ -14,15 +14,24 @@ export interface NumberStyleGuess {
   votes: number
 }
 
+/** What texts say of how numbers are written; those of several columns can be added up. */
+export interface NumberVotes {
+  point: number
+  comma: number
+  group: NumberStyle['group']
+  doubtful: string | null
+}
+
 /**
- * Reads the style off the texts of a file. A mark is the decimal mark where it comes last of two kinds, or is not followed
- * by exactly three digits; it groups thousands where it repeats. '1.234' alone proves nothing.
+ * Reads the style off texts. A mark is the decimal mark where it comes last of two kinds, or is not followed by exactly three digits;
+ * it groups thousands where it repeats. '1.234' alone proves nothing.
  */
-export function guessNumberStyle(texts: Iterable<string>): NumberStyleGuess {
+export function numberVotes(texts: Iterable<string>): NumberVotes {
   const votes = { '.': 0, ',': 0 }
   let doubtful: string | null = null
   let group: NumberStyle['group'] = ''
   for (const raw of texts) {
+    if (!hasMark.test(raw)) continue
     const text = bareNumber(raw)
     if (text === null) continue
     const spaced = /\d[ ']\d{3}/.exec(text)
@@ -36,21 +45,43 @@ export function guessNumberStyle(texts: Iterable<string>): NumberStyleGuess {
     else if (tail !== 3 || /^-?0[.,]/.test(text)) votes[last] += 1
     else doubtful ??= text
   }
-  const decimal = votes[','] > votes['.'] ? ',' : '.'
-  const other = decimal === '.' ? ',' : '.'
-  const sure = votes['.'] + votes[','] > 0 || doubtful === null
-  return { style: { decimal, group: group || other }, sure, example: sure ? null : doubtful, votes: votes[decimal] }
+  return { point: votes['.'], comma: votes[','], group, doubtful }
 }
+
+const hasMark = /\d[.,' \u00a0\u202f]|[.,]\d/
+
+/** The style that votes add up to. */
+export function styleOfVotes(all: readonly NumberVotes[]): NumberStyleGuess {
+  const sum = (of: (v: NumberVotes) => number) => all.reduce((n, v) => n + of(v), 0)
+  const [point, comma] = [sum((v) => v.point), sum((v) => v.comma)]
+  const decimal = comma > point ? ',' : '.'
+  const doubtful = all.find((v) => v.doubtful !== null)?.doubtful ?? null
+  const sure = point + comma > 0 || doubtful === null
+  const group = all.find((v) => v.group !== '')?.group ?? (decimal === '.' ? ',' : '.')
+  return { style: { decimal, group }, sure, example: sure ? null : doubtful, votes: Math.max(point, comma) }
+}
+
+/** The style of texts that belong together. */
+export function guessNumberStyle(texts: Iterable<string>): NumberStyleGuess {
+  return styleOfVotes([numberVotes(texts)])
+}
+
+const isIsoDay = /^\d{4}-\d{2}-/
+// eslint-disable-next-line no-control-regex -- ASCII begins with control characters
+const isAscii = /^[\x00-\x7f]*$/
+/** begins as no currency does */
+const isWordy = /^\p{L}{4}|^\p{Ll}{3}/u
+const simple = /^-?\d+(?:[.,]\d+)?$/
 
 /** no number that a person writes is longer */
 const longest = 60
 
 /** The digits and marks of a number in text, without signs of currency, percent and spaces at the ends; null where it is none. */
 export function bareNumber(text: string): string | null {
-  if (text.length > longest) return null
-  let bare = text
-    .normalize('NFKC')
-    .replace(/[\u2212\u2013]/g, '-')
+  if (text.length > longest || !/\d/.test(text) || isWordy.test(text)) return null
+  if (simple.test(text)) return text
+  if (isIsoDay.test(text)) return null
+  let bare = (isAscii.test(text) ? text : text.normalize('NFKC').replace(/[\u2212\u2013]/g, '-'))
     .replace(/\s+/g, ' ')
     .trim()
   const negative = (bare.startsWith('(') && bare.endsWith(')')) || bare.endsWith('-')
@@ -62,8 +93,6 @@ export function bareNumber(text: string): string | null {
   if (!/^-?\d[\d.,' ]*$/.test(bare) && !/^-?[.,]\d+$/.test(bare)) return null
   return negative ? `-${bare}` : bare
 }
-
-const simple = /^-?\d+(?:[.,]\d+)?$/
 
 /**
  * A number's text in plain form ('1234.5'), or null where it does not fit the style: groups must be of three digits, so a

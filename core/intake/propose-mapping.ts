@@ -1,12 +1,12 @@
 import { dayOfMs } from '../identity'
 import { recogniseCurrency } from '../money'
-import { guessDateOrder, parseDay, type DateOrder } from './day-style'
+import { orderOfVotes, orderVotes, parseDay, type DateOrder } from './day-style'
 import { applyLearned, type Learned } from './learned'
-import { guessNumberStyle, type NumberStyle } from './number-style'
+import { styleOfVotes, type NumberStyle } from './number-style'
 import type { OpenedFile } from './opened-file'
 import { fileQuestions, type Question } from './questions'
 import { readNotes } from './read-notes'
-import { guessColumnStyle, type ColumnStyle } from './recognise/column-style'
+import { columnStyle, styleVotes, type ColumnStyle } from './recognise/column-style'
 import { Recogniser, type ColumnUse, type KindGuess } from './recognise/guess-columns'
 import { readHeading } from './recognise/heading'
 import { recordKind, type KindName } from './record-kinds'
@@ -58,13 +58,15 @@ export interface ProposeOptions {
 /** Proposes how a file is to be read, with the questions that are truly open. `now` says what day it is: ms since 1970. */
 export function proposeMapping(file: OpenedFile, now: number, options: ProposeOptions = {}): Proposal {
   const { learned = null, recogniser = new Recogniser() } = options
-  const texts = file.sample.flatMap((r) => r.cells.filter((c) => typeof c === 'string' && c.length <= 80)) as string[]
-  const number = guessNumberStyle(texts)
-  const order = guessDateOrder([...texts, ...file.headings])
+  const rows = spreadRows(file)
+  const columns = file.headings.map((heading, at) => {
+    const cells = rows.map((r) => r.cells[at] ?? null)
+    return { heading, cells, votes: styleVotes(cells) }
+  })
+  const number = styleOfVotes(columns.map((c) => c.votes.number))
+  const order = orderOfVotes([...columns.map((c) => c.votes.order), orderVotes(file.headings)])
   const whole = { number: number.style, order: order.order }
-  const styled = file.headings.map((heading, at) =>
-    guessColumnStyle(heading, file.sample.map((r) => r.cells[at] ?? null), whole),
-  )
+  const styled = columns.map(({ heading, cells, votes }) => columnStyle(heading, cells, votes, whole))
   const known = applyLearned(learned, file, recogniser.guess(file, { ...whole, learned, styles: styled.map((s) => s.style) }))
   const kinds = known.kinds
   const best = kinds[0] as KindGuess
@@ -100,6 +102,16 @@ export function proposeMapping(file: OpenedFile, now: number, options: ProposeOp
     learned: known.places,
     answered: known.answered,
   }
+} // prettier-ignore
+
+/** cells that styles are judged by: all of the sample, but for very wide files */
+const [mostCells, leastRows] = [60_000, 400]
+
+/** Rows of the sample, spread over all of it. */
+function spreadRows({ sample, headings }: OpenedFile): OpenedFile['sample'] {
+  const wanted = Math.max(leastRows, Math.floor(mostCells / Math.max(1, headings.length)))
+  const step = sample.length / wanted
+  return step <= 1 ? sample : Array.from({ length: wanted }, (_, i) => sample[Math.floor(i * step)] as (typeof sample)[number])
 } // prettier-ignore
 
 /** A column that says on which day the file was made, the same on every row. */

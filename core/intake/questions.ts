@@ -3,8 +3,9 @@ import type { NumberStyleGuess } from './number-style'
 import type { OpenedFile } from './opened-file'
 import type { FoundFileCurrency, Mapping } from './propose-mapping'
 import type { StyleGuess } from './recognise/column-style'
-import type { ColumnUse, KindGuess } from './recognise/guess-columns'
+import { kindDoubt, type ColumnUse, type KindGuess } from './recognise/guess-columns'
 import { isoDay } from '../identity'
+import { holdingOf } from './holding'
 import { recordKind, type Field } from './record-kinds'
 
 /** What only the user can know. */
@@ -33,7 +34,9 @@ interface Asked {
 /** All questions that a file may raise; which of them are open depends on what its columns are taken for (`openQuestions`). */
 export function fileQuestions({ file, best, kinds, number, order, currency, styled, now }: Asked): Question[] {
   const questions: Question[] = []
-  if (best.missing.length > 0) questions.push(kindQuestion(kinds))
+  const [, second] = kinds
+  const isNear = second !== undefined && best.score - second.score < kindDoubt
+  if (best.missing.length > 0 || isNear) questions.push(kindQuestion(isNear ? kinds.slice(0, 3) : kinds))
   if (!order.sure) questions.push(orderQuestion(order.example ?? ''))
   if (!number.sure) questions.push(numberQuestion(number.example ?? ''))
   if (!currency.sure) questions.push(currencyQuestion(currency.currency))
@@ -64,8 +67,6 @@ export function openQuestions(questions: readonly Question[], mapping: Mapping):
         return typeAt(column) === 'ratio' && !mapping.said?.includes(id)
       case 'future':
         return typeAt(column) === 'day' && mapping.latestDay !== null && !mapping.said?.includes(id)
-      case 'kind':
-        return false
       default:
         return !mapping.said?.includes(id)
     }
@@ -83,6 +84,7 @@ function hasMoney({ kind, columns }: Mapping): boolean {
 
 /** A day of the sample that lies after today. */
 function laterDay(file: OpenedFile, at: number, now: number, order: 'dmy' | 'mdy'): { row: number; day: number } | null {
+  if (holdingOf(file.sample.slice(0, 30).map((r) => r.cells[at] ?? null)) !== 'days') return null
   let days = 0
   let later: { row: number; day: number } | null = null
   for (const { row, cells } of file.sample) {

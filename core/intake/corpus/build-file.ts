@@ -76,7 +76,7 @@ interface Making {
 
 function makeValue({ heading, recipe }: CorpusColumn, { spec, random, at, own, pool }: Making): Value {
   const pick = <T>(list: readonly T[]) => list[Math.floor(random() * list.length)] as T
-  const [kind = '', rest = ''] = /^(d2|[a-zA-Z]+|[$€]m|=)?:?(.*)$/.exec(recipe)?.slice(1) ?? []
+  const [kind = '', rest = ''] = /^(d2|s2|[a-zA-Z]+|[$€]m|=)?:?(.*)$/.exec(recipe)?.slice(1) ?? []
   const id = (pattern: string) =>
     pattern.replace(/#/g, () => String(Math.floor(random() * 10))).replace(/@/g, () => pick([...'ABCDEFGHKLMNPRST']))
   const many = (make: () => string, size = 9) => {

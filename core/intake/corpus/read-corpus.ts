@@ -28,19 +28,36 @@ export interface CorpusFile {
   columns: CorpusColumn[]
   /** kept aside: looked at only to measure */
   aside: boolean
+  /** kept aside, and written after the words were */
+  isFresh: boolean
 }
 
-/** The corpus: every second file, in order, is kept aside. */
+/** Written after the words were: to mend by, and to judge by. */
+const isLater = (set = '') => set === 'tuned' || set === 'fresh.txt'
+
+/**
+ * The corpus: every second file, in order, is kept aside. `tuned-*.txt` was written later, to mend by; `fresh.txt` later still, and
+ * is kept aside whole.
+ */
 export function readCorpus(): CorpusFile[] {
   const folder = new URL('.', import.meta.url)
   const blocks = readdirSync(folder)
     .filter((name) => name.endsWith('.txt'))
     .sort()
-    .flatMap((name) => readFileSync(new URL(name, folder), 'utf8').split(/^@ /m).slice(1))
-  return blocks.map((block, i) => ({ ...readBlock(block), aside: i % 2 === 1 }))
+    .flatMap((name) => {
+      const list = readFileSync(new URL(name, folder), 'utf8').split(/^@ /m).slice(1)
+      return list.map((block) => ({ block, set: name.split('-')[0] }))
+    })
+  return [...blocks.filter((b) => !isLater(b.set)), ...blocks.filter((b) => isLater(b.set))].map(
+    ({ block, set }, i) => ({
+      ...readBlock(block),
+      aside: isLater(set) ? set !== 'tuned' : i % 2 === 1,
+      isFresh: set === 'fresh.txt',
+    }),
+  )
 }
 
-function readBlock(block: string): Omit<CorpusFile, 'aside'> {
+function readBlock(block: string): Omit<CorpusFile, 'aside' | 'isFresh'> {
   const [head = '', ...rest] = block.split('\n')
   const [kind = '', language = '', form = ''] = head.split(' ')
   const option = (name: string) => new RegExp(`\\b${name}=(?:"([^"]*)"|(\\S+))`).exec(head)?.slice(1).find(Boolean)

@@ -1,5 +1,6 @@
 import type { OpenedFile } from '../opened-file'
 import type { ColumnUse, KindGuess, Surety } from '../recognise/guess-columns'
+import type { Evidence } from '../recognise/surety'
 import type { CorpusFile } from './read-corpus'
 
 export interface FileScore {
@@ -7,22 +8,22 @@ export interface FileScore {
   kindRight: boolean
   said: string
   /** columns that can be judged */
-  columns: { heading: string; wanted: string; got: string; surety: Surety; right: boolean }[]
+  columns: { heading: string; wanted: string; got: string; surety: Surety; evidence?: Evidence; right: boolean }[]
   /** neither kind nor a column needs a correction */
   whole: boolean
 }
 
 /** How a guess does on a file of the corpus. */
 export function scoreFile(file: CorpusFile, opened: OpenedFile, guess: KindGuess): FileScore {
-  const wanted = file.wide
-    ? opened.headings.map((_, i) => file.columns[i]?.field ?? 'day').map((f) => (f === '-' ? '-' : f))
-    : file.columns.map((c) => c.field)
+  // nested names come out grouped by what they are nested in, so a column is found by its heading first
+  const wantedAt = (heading: string, i: number) =>
+    file.columns.find((c) => c.heading === heading)?.field ?? file.columns[i]?.field ?? 'day'
   const columns = opened.headings.flatMap((heading, i) => {
-    const want = wanted[i] ?? 'day'
+    const want = file.wide && i >= file.columns.length - 1 ? 'day' : wantedAt(heading, i)
     if (want === '?') return []
-    const { use, surety } = guess.columns[i] ?? { use: { as: 'unused' }, surety: 'none' }
+    const { use, surety, evidence } = guess.columns[i] ?? { use: { as: 'unused' as const }, surety: 'none' as const }
     const got = nameOf(use)
-    return [{ heading, wanted: want, got, surety, right: got === want && guess.kind === file.kind }]
+    return [{ heading, wanted: want, got, surety, evidence, right: got === want && guess.kind === file.kind }]
   })
   const kindRight = guess.kind === file.kind
   return { file, kindRight, said: guess.kind, columns, whole: kindRight && columns.every((c) => c.right) }

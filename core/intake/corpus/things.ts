@@ -78,6 +78,8 @@ export function people(kind: string, language: string, pick: Pick): string | nul
   switch (kind) {
     case 's':
       return pick(shops)
+    case 's2':
+      return `${pick(shops)} ${pick(brands)}`
     case 'S':
       return pick(suppliers)
     case 'b':

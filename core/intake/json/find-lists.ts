@@ -13,6 +13,8 @@ export interface JsonOutline {
   depth: number
   /** every bracket and text is closed, and nothing comes after the end */
   isWhole: boolean
+  /** several values, each whole, one after another */
+  isSeries: boolean
 }
 
 interface Level {
@@ -87,7 +89,7 @@ export class OutlineReader {
   #open(isList: boolean, at: number): void {
     const top = this.#top
     if (top?.isList) top.records++
-    if (!top && ++this.#roots > 1) this.#unbalanced = true
+    if (!top) this.#roots++
     this.#levels.push({ isList, at, records: 0, others: 0, key: '', notes: [] })
     this.#deepest = Math.max(this.#deepest, this.#levels.length)
     this.#kept = null
@@ -132,10 +134,12 @@ export class OutlineReader {
     const lists = [...this.#lists]
       .sort((a, b) => b.records - a.records)
       .map(({ at, records, above }) => ({ at, records, notes: above.flatMap((l) => l.notes).slice(0, mostNotes) }))
+    const isClosed = !this.#unbalanced && !this.#inText && this.#levels.length === 0
     return {
       lists,
       depth: this.#deepest,
-      isWhole: !this.#unbalanced && !this.#inText && this.#levels.length === 0 && this.#roots === 1,
+      isWhole: isClosed && this.#roots === 1,
+      isSeries: isClosed && this.#roots > 1,
     }
   }
 }

@@ -19,16 +19,19 @@ export interface Elements {
 export async function* listElements(file: SlicedSource, from: number, signal?: AbortSignal): AsyncGenerator<Elements> {
   let left = new Uint8Array(0)
   let row = 0
-  for (let at = from; at < file.size; at += piece) {
+  for (let at = from, size = piece; at < file.size;) {
     stopIfCancelled(signal)
-    const next = new Uint8Array(await file.slice(at, Math.min(file.size, at + piece)).arrayBuffer())
+    const next = new Uint8Array(await file.slice(at, Math.min(file.size, at + size)).arrayBuffer())
+    at += next.length
     const bytes = joined(left, next)
     const { elements, used, isOver } = cut(bytes)
     row += elements.length
     left = bytes.slice(used)
     if (left.length > limits.rowMegabytes * 1e6)
       throw new Problem('row-too-long', { file: file.name, row: row + 1, megabytes: limits.rowMegabytes })
-    yield { elements, done: isOver ? 1 : Math.min(0.999, (at + piece) / file.size) }
+    // as much again as is there, so that a long record is not gone over from its beginning each time
+    size = Math.max(piece, left.length)
+    yield { elements, done: isOver ? 1 : Math.min(0.999, at / file.size) }
     if (isOver) return
   }
 }

@@ -14,6 +14,7 @@ import {
 import { OutlineReader, type JsonOutline } from './find-lists'
 import { flattenRecord } from './flatten-record'
 import { listElements } from './list-elements'
+import { openNdjson } from './open-ndjson'
 import { brokenRow, RecordNames } from './record-rows'
 
 const piece = 4_000_000
@@ -28,6 +29,7 @@ export async function openJson(given: FileSource, encoding: Encoding, options: O
   const { file, decoder } = await inBytes(given, encoding)
   const outline = await outlineOf(file, options)
   if (outline.depth > limits.depth) throw new Problem('file-json-deep', { file: file.name, limit: limits.depth })
+  if (outline.isSeries) return openNdjson(given, encoding)
   if (!outline.isWhole)
     throw new Problem('file-json-broken', { file: file.name, reason: 'brackets or quotes do not close' })
   const [list] = outline.lists

@@ -50,7 +50,7 @@ export const ads: RecordKind = {
       type: 'text',
       required: true,
       says: {
-        en: 'advertiser, page, brand, account, store, page name, advertiser name, company, shop, sponsor, brand name, advertised by, paid by',
+        en: 'advertiser, page, brand, account, store, page name, advertiser name, company, shop, sponsor, brand name, advertised by, paid by, who, by',
         de: 'werbetreibender, werbender, seite, marke, konto, inserent, firma, shop, werbetreibende',
         fr: 'annonceur, page, marque, compte, boutique, entreprise, nom de la page',
         es: 'anunciante, página, marca, cuenta, empresa, tienda',

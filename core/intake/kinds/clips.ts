@@ -39,7 +39,7 @@ export const clips: RecordKind = {
       type: 'text',
       required: true,
       says: {
-        en: 'creator, author, account, handle, presenter, channel, creator handle, username, influencer, creator name, posted by, user, host, profile, streamer',
+        en: 'creator, author, account, handle, presenter, channel, creator handle, username, influencer, creator name, posted by, user, host, profile, streamer, by, who, made by',
         de: 'ersteller, urheber, konto, kanal, autor, erstellt von, nutzername, creator, profil',
         fr: 'créateur, auteur, compte, chaîne, pseudo, publié par, profil, créatrice',
         es: 'creador, autor, cuenta, canal, usuario, publicado por, perfil, creadora',

@@ -61,7 +61,7 @@ export const offers: RecordKind = {
       says: also(price, {
         en: 'wholesale price, trade price, cost price, net price, wholesale, unit cost, base cost, base price, fob price, fob, ex works, cost per unit, supplier price, buy price, our price, your price, dealer price, exw price, unit price net, trade',
         de: 'einkaufspreis, ek, nettopreis, preis netto, händlerpreis, preis stück, ek netto, preis stk, listenpreis, grosshandelspreis',
-        fr: "prix unitaire ht, prix ht, prix net, prix d'achat, tarif ht, prix de gros, coût unitaire, pu net, tarif net",
+        fr: "pa ht, pa, prix unitaire ht, prix ht, prix net, prix d'achat, tarif ht, prix de gros, coût unitaire, pu net, tarif net",
         es: 'precio neto, precio mayorista, precio de compra, coste unitario, precio sin iva, tarifa, precio tarifa, coste',
         it: 'prezzo netto, costo unitario, prezzo ingrosso, prezzo di acquisto, prezzo di listino, listino, costo, prezzo listino',
         nl: 'inkoopprijs, nettoprijs, groothandelsprijs, prijs excl btw, prijs netto, kostprijs, handelsprijs',
@@ -77,10 +77,10 @@ export const offers: RecordKind = {
       type: 'count',
       says: {
         en: 'min qty, minimum order, moq, min order, minimum quantity, minimum order quantity, min order qty, order minimum, minimum, min',
-        de: 'mindestmenge, mindestbestellmenge, mindestabnahme, mbm, min menge, mindestbestellung, abnahme ab',
-        fr: 'quantité minimum, qté mini, minimum de commande, quantité minimale, qté min, commande minimum, mini commande, min commande, qté minimum',
-        es: 'pedido mínimo, cantidad mínima, mínimo, cant mínima, mín pedido, compra mínima, cantidad min',
-        it: 'quantità minima, q.tà minima, ordine minimo, minimo ordine, min ordine, qta min, lotto minimo',
+        de: 'mindestmenge, mindestbestellmenge, mindestabnahme, mbm, min menge, mindestbestellung, abnahme ab, min best, mindestbest',
+        fr: 'quantité minimum, qté mini, minimum de commande, quantité minimale, qté min, commande minimum, mini commande, min commande, qté minimum, mini cde, min cde, qté mini cde, mini, qmc',
+        es: 'pedido mínimo, cantidad mínima, mínimo, cant mínima, mín pedido, compra mínima, cantidad min, ped mín, mín ped',
+        it: 'quantità minima, q.tà minima, ordine minimo, minimo ordine, min ordine, qta min, lotto minimo, min ord, ord min',
         nl: 'min afname, minimale afname, minimale bestelling, minimum aantal, min aantal, minimale bestelhoeveelheid, minimum bestelling',
         pl: 'min zamówienie, minimalne zamówienie, minimum, ilość minimalna, min ilość, minimalna ilość, min logistyczne',
         pt: 'quantidade mínima, qtd mínima, pedido mínimo, encomenda mínima, mínimo, qtd min',

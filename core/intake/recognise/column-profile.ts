@@ -17,6 +17,8 @@ export interface ColumnProfile {
   /** of the figures; NaN where there are none */
   min: number
   max: number
+  /** nearly the greatest: a lone figure beyond it, such as a typing error, decides nothing */
+  high: number
   median: number
   /** figures with two digits behind the mark, as amounts have */
   cents: number
@@ -38,8 +40,14 @@ export interface ColumnProfile {
   country: number
   language: number
   listed: Partial<Record<Exclude<ValueList, 'countries' | 'languages'>, number>>
+  /** texts that end as sentences do */
+  sentence: number
   /** different cells */
   distinct: number
+  /** figures that are higher than the one above them */
+  rising: number
+  /** cells of the commonest length: codes are alike, counts are not */
+  sameLength: number
   words: number
   length: number
   lower: number
@@ -70,7 +78,8 @@ export function profileOf(cells: readonly Cell[], styles: ProfileStyles): Column
   }
   const ofNumbers = (test: (v: number) => boolean) =>
     numbers.length === 0 ? 0 : numbers.filter(test).length / numbers.length
-  const folded = texts.map((t) => fold(t).trim())
+  // names of places and words of lists are short
+  const folded = texts.map((t) => (t.length < 40 ? fold(t).trim() : ''))
   return {
     filled: texts.length,
     numeric: texts.length === 0 ? 0 : numbers.length / texts.length,
@@ -78,10 +87,11 @@ export function profileOf(cells: readonly Cell[], styles: ProfileStyles): Column
     negative: ofNumbers((v) => v < 0),
     min: numbers[0] ?? NaN,
     max: numbers.at(-1) ?? NaN,
+    high: numbers[Math.floor(0.96 * (numbers.length - 1))] ?? NaN,
     median: numbers[numbers.length >> 1] ?? NaN,
     cents: share((t) => /^\D{0,4}\d[\d.,' ]{0,14}[.,]\d\d?\D{0,4}$/.test(t)),
     percentSign: share((t) => t.endsWith('%')),
-    currencySign: share((t) => t.length < 24 && /\d/.test(t) && recogniseCurrency(t) !== null),
+    currencySign: share((t) => t.length < 24 && /\d/.test(t) && /[^\d.,\s-]/.test(t) && recogniseCurrency(t) !== null),
     day: share((t, i) => typeof filled[i] === 'string' && parseDay(t, styles.order) !== null),
     serialDay: ofNumbers((v) => (v >= 36_500 && v <= 62_000) || (v >= 1e9 && v <= 2.2e9) || (v >= 1e12 && v <= 2.2e12) || isDayFigure(v)),
     gtin: share((t) => /^[\d -]{8,17}$/.test(t) && normaliseGtin(t) !== null),
@@ -95,8 +105,11 @@ export function profileOf(cells: readonly Cell[], styles: ProfileStyles): Column
     code: share((t) => !t.includes(' ') && t.length <= 40 && /\d/.test(t)),
     country: share((_, i) => styles.places.countries.has(folded[i] ?? '')),
     language: share((_, i) => styles.places.languages.has(folded[i] ?? '')),
-    listed: Object.fromEntries(valueLists.map((list) => [list, share((t) => t.length < 24 && isOneOf(list, t))])),
+    listed: Object.fromEntries(valueLists.map((list) => [list, share((_, i) => isOneOf(list, folded[i] ?? ''))])),
     distinct: texts.length === 0 ? 0 : new Set(texts).size / texts.length,
+    rising: risingShare(figures),
+    sentence: share((t) => t.length > 12 && /[.!?]$/.test(t)),
+    sameLength: commonest(texts.map((t) => t.length)),
     words: texts.length === 0 ? 0 : texts.reduce((n, t) => n + t.split(/\s+/).length, 0) / texts.length,
     length: texts.length === 0 ? 0 : texts.reduce((n, t) => n + t.length, 0) / texts.length,
     lower: share((t) => t === t.toLowerCase()),
@@ -104,13 +117,26 @@ export function profileOf(cells: readonly Cell[], styles: ProfileStyles): Column
   }
 } // prettier-ignore
 
+function risingShare(figures: Float64Array): number {
+  let rises = 0
+  for (let i = 1; i < figures.length; i++) if ((figures[i] as number) > (figures[i - 1] as number)) rises++
+  return figures.length < 2 ? 0 : rises / (figures.length - 1)
+}
+
+/** The share of the value that is there most often. */
+function commonest(values: readonly number[]): number {
+  const counts = new Map<number, number>()
+  for (const v of values) counts.set(v, (counts.get(v) ?? 0) + 1)
+  return values.length === 0 ? 0 : Math.max(...counts.values()) / values.length
+}
+
 /** 20260531 */
 function isDayFigure(v: number): boolean {
   return Number.isInteger(v) && v > 19_700_101 && v < 21_001_231 && v % 100 >= 1 && v % 100 <= 31 && Math.floor(v / 100) % 100 <= 12
 } // prettier-ignore
 
 function figureOf(cell: Cell, style: NumberStyle): number {
-  if (typeof cell === 'number') return cell
+  if (typeof cell === 'number') return Number.isFinite(cell) ? cell : NaN
   if (typeof cell !== 'string' || cell.length > 40) return NaN
   const plain = plainNumber(cell, style)
   return plain === null ? NaN : Number(plain)

@@ -1,5 +1,5 @@
-import { guessDateOrder, type DateOrder } from '../day-style'
-import { guessNumberStyle, plainNumber, type NumberStyle } from '../number-style'
+import { orderOfVotes, orderVotes, type DateOrder, type OrderVotes } from '../day-style'
+import { numberVotes, plainNumber, styleOfVotes, type NumberStyle, type NumberVotes } from '../number-style'
 import { isBlank, type Cell } from '../opened-file'
 import { readHeading } from './heading'
 
@@ -19,13 +19,24 @@ export interface StyleGuess {
   ratioDoubt: string | null
 }
 
+/** What the cells of a column say of its style, before it is known how the file is written. */
+export interface StyleVotes {
+  number: NumberVotes
+  order: OrderVotes
+}
+
+export function styleVotes(cells: readonly Cell[]): StyleVotes {
+  const texts = shortTexts(cells)
+  return { number: numberVotes(texts), order: orderVotes(texts) }
+}
+
 /** The style of a column, from its heading and all cells of the sample together. */
-export function guessColumnStyle(headingText: string, cells: readonly Cell[], file: { number: NumberStyle; order: DateOrder }): StyleGuess {
-  const texts = cells.filter((c): c is string => typeof c === 'string' && c.length <= 40 && !isBlank(c))
+export function columnStyle(headingText: string, cells: readonly Cell[], votes: StyleVotes, file: { number: NumberStyle; order: DateOrder }): StyleGuess {
+  const texts = shortTexts(cells)
   const style: ColumnStyle = {}
-  const number = guessNumberStyle(texts)
+  const number = styleOfVotes([votes.number])
   if (number.votes > 0 && number.style.decimal !== file.number.decimal) style.number = number.style
-  const order = guessDateOrder(texts)
+  const order = orderOfVotes([votes.order])
   if (order.votes > 0 && order.order !== file.order) style.order = order.order
   const figures = figuresOf(cells, style.number ?? file.number)
   const days = daysOf(figures)
@@ -35,6 +46,10 @@ export function guessColumnStyle(headingText: string, cells: readonly Cell[], fi
   const doubtful = sure ? undefined : figures.find((v) => Math.abs(v) > 1)
   return { style, ratioDoubt: doubtful === undefined ? null : String(doubtful) }
 } // prettier-ignore
+
+function shortTexts(cells: readonly Cell[]): string[] {
+  return cells.filter((c): c is string => typeof c === 'string' && c.length <= 40 && !isBlank(c))
+}
 
 function figuresOf(cells: readonly Cell[], style: NumberStyle): number[] {
   return cells.flatMap((cell) => {
@@ -66,9 +81,9 @@ function ratioOf(headingText: string, texts: readonly string[], figures: readonl
   if (heading.percent) return { ratio: 'percent', sure: true }
   if (/\((?:share|ratio|of 1|0[-–]1)\)/i.test(headingText.slice(0, 200))) return { ratio: 'share', sure: true }
   if (texts.some((t) => t.trimEnd().endsWith('%'))) return { ratio: 'percent', sure: true }
-  const least = Math.max(...figures.map(Math.abs))
+  const greatest = figures.reduce((most, v) => Math.max(most, Math.abs(v)), 0)
   const whole = share(figures, Number.isInteger)
-  if (least <= 1) return { ratio: 'share', sure: whole < 1 || least === 0 }
-  if (least > 20 || (whole === 1 && least >= 5)) return { ratio: 'percent', sure: true }
+  if (greatest <= 1) return { ratio: 'share', sure: whole < 1 || greatest === 0 }
+  if (greatest > 20 || (whole === 1 && greatest >= 5)) return { ratio: 'percent', sure: true }
   return { ratio: whole > 0.8 ? 'percent' : 'share', sure: false }
 } // prettier-ignore

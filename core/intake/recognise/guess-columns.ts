@@ -8,7 +8,8 @@ import { profileOf, type ColumnProfile } from './column-profile'
 import type { ColumnStyle } from './column-style'
 import { guessKind } from './guess-kind'
 import { readHeading, type Heading } from './heading'
-import { sumsBetween } from './sums-between'
+import type { Evidence } from './surety'
+import { costsBelow, sumsBetween } from './sums-between'
 import { placeWords } from './value-words'
 import { Vocabulary, type HeadingFits } from './vocabulary'
 
@@ -22,6 +23,8 @@ export type Surety = 'said' | 'sure' | 'likely' | 'unsure' | 'none'
 export interface ColumnGuess {
   use: ColumnUse
   surety: Surety
+  /** what it was judged by; null where nothing had to be judged */
+  evidence?: Evidence
 }
 
 export interface KindGuess {
@@ -44,6 +47,21 @@ export interface Styles {
   styles?: readonly ColumnStyle[]
 }
 
+/** Two kinds that explain a file nearly as well: the distance of their scores below which the kind is asked about. */
+export const kindDoubt = 1.5
+
+/** Where another kind explains the file nearly as well, a column that it takes for something else is not sure. */
+function doubtByKind(kinds: KindGuess[]): KindGuess[] {
+  const [best, ...others] = kinds
+  if (!best) return kinds
+  const near = others.filter((k) => best.score - k.score < 2 * kindDoubt)
+  const columns = best.columns.map((c, at) => {
+    const isShared = near.every((k) => JSON.stringify(k.columns[at]?.use) === JSON.stringify(c.use))
+    return c.surety === 'sure' && !isShared ? { ...c, surety: 'likely' as const } : c
+  })
+  return [{ ...best, columns }, ...others]
+}
+
 /** A column as the guess sees it. */
 export interface SeenColumn {
   text: string
@@ -51,8 +69,8 @@ export interface SeenColumn {
   fits: HeadingFits
   profile: ColumnProfile
   cells: readonly Cell[]
-  /** is it the product of two others, or one of those? */
-  sum: 'product' | 'price' | 'units' | null
+  /** is it the product of two others, or one of those; or one of two amounts of which one is always lower? */
+  sum: 'product' | 'price' | 'units' | 'cost' | 'dearer' | null
   holds: Holding
 }
 
@@ -66,7 +84,8 @@ export class Recogniser {
   /** What each column is under each kind of record, best kind first. */
   guess(file: OpenedFile, styles: Styles): KindGuess[] {
     const columns = this.#see(file, styles)
-    return recordKinds.map((kind) => guessKind(kind, columns, styles)).sort((a, b) => b.score - a.score)
+    const kinds = recordKinds.map((kind) => guessKind(kind, columns, styles)).sort((a, b) => b.score - a.score)
+    return doubtByKind(kinds)
   }
 
   #see(file: OpenedFile, styles: Styles): SeenColumn[] {
@@ -91,6 +110,11 @@ export class Recogniser {
       mark(columns[price], 'price')
       mark(columns[units], 'units')
       mark(columns[product], 'product')
+    }
+    const below = costsBelow(columns.map((c) => c.profile))
+    if (below) {
+      mark(columns[below.cost], 'cost')
+      mark(columns[below.price], 'dearer')
     }
     return columns
   }

@@ -9,7 +9,10 @@ import { suretyOf } from './surety'
 import { valueFit } from './value-fit'
 
 /** What a missing required field costs, and what a column that is known elsewhere but not under this kind. */
-const [missingCost, strangerCost] = [5, 1.3]
+const [missingCost, strangerCost, unusedCost] = [5, 1.3, 0.5]
+
+/** Where nothing tells kinds apart, a file is of the commoner one. */
+const usual: Partial<Record<RecordKind['name'], number>> = { listings: 1, sales: 0.5, offers: 0.5, orders: 0.5 }
 
 /** What the columns of a file are if it is of this kind, and how well that explains the file. */
 export function guessKind(kind: RecordKind, columns: readonly SeenColumn[], styles: Styles): KindGuess {
@@ -30,17 +33,22 @@ export function guessKind(kind: RecordKind, columns: readonly SeenColumn[], styl
   const owed = taken.filter((at, f) => at >= 0 && isSaid(said[at] ?? null, fields[f] as Field)).length * saidBonus
   const found = new Set([...fields.flatMap((f, i) => ((taken[i] ?? -1) >= 0 ? [f.name] : [])), ...special.fields])
   const missing = kind.fields.filter((f) => f.required && !found.has(f.name)).map((f) => f.name)
-  if (kind.name === 'offers' && !found.has('price')) missing.push('price')
+  if (kind.name === 'offers' && !found.has('price') && !found.has('tiers')) missing.push('price')
   const strangers = columns.filter((c, at) => uses[at]?.as === 'unused' && Math.max(0, ...c.fits.values()) > 0.75)
-  const score = total - owed + special.gain + rowNames(kind, columns, uses) - missing.length * missingCost - strangers.length * strangerCost
+  const unused = columns.filter((c, at) => uses[at]?.as === 'unused' && c.profile.filled > 0)
+  const score = total - owed + special.gain + (usual[kind.name] ?? 0) + rowNames(kind, columns, uses) - missing.length * missingCost - strangers.length * strangerCost - unused.length * unusedCost
   const guesses = uses.map((use, at): ColumnGuess => {
     if (said[at] && JSON.stringify(said[at]) === JSON.stringify(use)) return { use, surety: 'said' }
     if (use.as !== 'field') return { use, surety: use.as === 'unused' ? 'none' : 'sure' }
     const f = fields.findIndex((field) => field.name === use.field)
     const without = gains.map((row, r) => (r === f ? row.map((g, c) => (c === at ? -Infinity : g)) : row))
     const column = columns[at] as SeenColumn
-    const regret = total - totalOf(without)
-    return { use, surety: suretyOf({ regret, heading: column.fits.get(`${kind.name}.${use.field}`) ?? 0, values: valueFit(column.profile, fields[f] as Field) }) }
+    const evidence = {
+      regret: total - totalOf(without),
+      heading: column.fits.get(`${kind.name}.${use.field}`) ?? 0,
+      values: valueFit(column.profile, fields[f] as Field),
+    }
+    return { use, surety: suretyOf(evidence), evidence }
   })
   return { kind: kind.name, columns: guesses, score: total + special.gain > 0 ? score : -Infinity, missing: [...new Set(missing)], leftOut: leftOut(kind, found, columns, uses) }
 } // prettier-ignore
@@ -95,20 +103,51 @@ function gainOf(kind: RecordKind, field: Field, column: SeenColumn): number {
   const hints = windowHint(kind, field, heading.window) + unitHint(field, column) + sumHint(field, column)
   if (hints === -Infinity) return -Infinity
   if (named >= 0.33) return named * 6 + Math.min(values, 3) * 0.8 + hints
-  // a heading that says something else is believed, but for what cells cannot be but
-  if (!heading.useless) return values >= 2.8 && named > 0 ? values * 0.4 : values >= 4 ? values * 0.35 : -Infinity
-  return values * 0.7 + hints + (unnamed[field.name] ?? -0.6)
+  const unheard = values * 0.7 + hints + (unnamed[field.name] ?? -0.6) + unheardHint(field, column)
+  if (heading.useless) return unheard
+  // A heading that says something else is believed, but for what cells cannot be but; one whose words nobody knows leaves it to them.
+  if (saysElse(column)) return values >= 2.8 && named > 0 ? values * 0.4 : values >= 4 ? values * 0.35 : -Infinity
+  return field.required || values >= 1.9 ? unheard - 0.5 : -Infinity
+}
+
+/** Codes are all of one length, or each is another, or they are counted up; counts are none of it. */
+function isCode({ code, length, sameLength, distinct, numeric, rising }: SeenColumn['profile']): boolean {
+  if (code <= 0.8 || length < 2.5) return false
+  return sameLength > 0.85 || (distinct > 0.97 && (numeric < 0.5 || rising > 0.9))
+}
+
+/** What cells alone must show where no heading says what they are. */
+function unheardHint(field: Field, { profile: p }: SeenColumn): number {
+  switch (field.type) {
+    case 'id':
+      return isCode(p) ? (p.sameLength > 0.85 ? 0.6 : 0) : -3
+    case 'money':
+      return p.cents > 0.5 || p.currencySign > 0.5 ? 0.4 : -2
+    case 'rating':
+      return p.median >= 3 && p.high >= 4 ? 0.2 : -3
+    case 'count':
+      return p.sameLength > 0.9 && p.length >= 4 ? -1.5 : 0
+    default:
+      return 0
+  }
+}
+
+/** Do the words of its heading name something, whatever the kind? */
+function saysElse({ fits }: SeenColumn): boolean {
+  for (const fit of fits.values()) if (fit > 0.5) return true
+  return false
 }
 
 /** Without headings: the commonest columns of each sort come first. */
 const unnamed: Record<string, number> = {
   id: 0.9, title: 0.8, price: 0.7, day: 0.6, units: 0.1, rating: 0.5, term: 0.6, searches: 0.3, clip: 0.9, creator: 0.3, views: 0.2, likes: 0.1, order: 0.9, what: 0.4, status: 0.6,
-  store: 0.4, advertiser: 0.3, ad: 0.9, firstSeen: 0.6, lastSeen: 0.5, words: 0.6, condition: 0.2, gtin: 0.4, sku: 0.7, since: 0.4, checked: 0.3, country: 0.3, landing: 0.2, picture: 0.2, url: 0.2, currency: 0.4, category: 0,
+  leadDays: 0.3, note: 0.3, store: 0.4, storeSince: -1.5, cost: -0.2, listedOn: -0.2, advertiser: 0.3, ad: 0.9, firstSeen: 0.6, lastSeen: 0.5, words: 0.6, condition: 0.2, gtin: 0.4, sku: 0.7, since: 0.4, checked: 0.3, country: 0.3, landing: 0.2, picture: 0.2, url: 0.2, currency: 0.4, category: 0,
 } // prettier-ignore
 
 function windowHint(kind: RecordKind, field: Field, window: number | null): number {
   if (field.window !== undefined) return window === null ? -1.5 : window === field.window ? 2.5 : -Infinity
-  if (window === null) return 0
+  // what a store sold without a word of a window is what it sold in all
+  if (window === null) return kind.name === 'stores' && field.name === 'units' ? -1.2 : 0
   if ((field.name === 'units' || field.name === 'revenue' || field.name === 'searches') && kind.hasWindow) return window === 30 ? 1 : 0.5
   if (['unitsTotal', 'reviews', 'stock', 'feedback'].includes(field.name)) return -2.5
   return field.type === 'count' || field.type === 'money' ? -0.5 : 0
@@ -122,10 +161,16 @@ function unitHint(field: Field, { heading, profile }: SeenColumn): number {
 } // prettier-ignore
 
 function sumHint(field: Field, { sum }: SeenColumn): number {
-  if (sum === null) return 0
-  if (sum === 'product') return field.name === 'revenue' ? 2.5 : field.name === 'price' || field.name === 'units' ? -2.5 : 0
-  return field.name === sum ? 1.2 : field.name === 'revenue' ? -2 : 0
-} // prettier-ignore
+  return sum === null ? 0 : (sumHints[sum][field.name] ?? 0)
+}
+
+const sumHints: Record<NonNullable<SeenColumn['sum']>, Record<string, number>> = {
+  product: { revenue: 2.5, price: -2.5, units: -2.5 },
+  price: { price: 1.2, revenue: -2 },
+  units: { units: 1.2, revenue: -2 },
+  cost: { cost: 1.2, delivery: -1.2, revenue: -2 },
+  dearer: { price: 0.5, cost: -1 },
+}
 
 /** Price steps in a supplier's list and days across a wide sales file are known by their headings. */
 function specialColumns(kind: RecordKind, columns: readonly SeenColumn[], styles: Styles) {

@@ -29,7 +29,7 @@ const commonCodes = new Set(
   'eur usd gbp cad aud nzd chf pln czk huf sek nok dkk jpy cny inr brl mxn zar ron'.split(' '),
 )
 const nothing =
-  /^(?:(?:column|columns|col|field|spalte|feld|colonne|champ|columna|campo|colonna|kolom|veld|kolumna|pole|coluna|unnamed|var|attribute|attr) ?(?:\d{1,4}|[a-z]{1,2})?|[fcvx] ?\d{1,4}|[a-z]|\d{1,4})$/
+  /^(?:(?:column|columns|col|field|spalte|feld|colonne|champ|columna|campo|colonna|kolom|veld|kolumna|pole|coluna|unnamed|var|attribute|attr) ?(?:\d{1,4}|[a-z]{1,2})?|[fcvx] ?\d{1,4}|[a-z]|\d{1,4}|)$/
 
 function unit(days: number, words: string): Record<string, number> {
   return Object.fromEntries(words.split(' ').map((w) => [w, days]))
@@ -44,7 +44,7 @@ function unit(days: number, words: string): Record<string, number> {
 export function readHeading(text: string): Heading {
   const short = text.slice(0, 200).normalize('NFKC')
   const currency = currencyIn(short)
-  const percent = /%|\bpct\b|percent|prozent|pourcent|porcentaje|percentual|procent|(?<=[a-z])Pct/i.test(short)
+  const percent = /%|(?<![a-z])pct(?![a-z])|percent|prozent|pourcent|porcentaje|percentual|procent/i.test(short) || /[a-z]Pct/.test(short)
   const spaced = short
     .replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2')
     .replace(/(\p{Lu})(\p{Lu}\p{Ll})/gu, '$1 $2')
@@ -54,15 +54,19 @@ export function readHeading(text: string): Heading {
     .replace(/%/g, ' pct ')
   const words = joinLetters(fold(spaced).split(/[^\p{L}\p{N}]+/u).filter((w) => w !== '' && !(currency && isCode(w, currency))))
   const { window, left } = windowIn(words)
-  const plain = left.filter((w) => !/^\d+$/.test(w))
+  const plain = left.filter((w) => !/^\d+$/.test(w)).flatMap(inParts)
   return { words: plain, joined: plain.join(''), window, currency, percent, useless: nothing.test(fold(spaced).replace(/[^\p{L}\p{N}]+/gu, ' ').trim()) }
 } // prettier-ignore
 
+// eslint-disable-next-line no-control-regex -- ASCII begins with control characters
+const isAscii = /^[\x00-\x7f]*$/
+
 /** Lower case, without accents. */
 export function fold(text: string): string {
+  const small = text.toLowerCase()
+  if (isAscii.test(small)) return small.replace(/([aou])e/g, '$1')
   return (
-    text
-      .toLowerCase()
+    small
       .normalize('NFD')
       .replace(/\p{M}/gu, '')
       .replace(/ł/g, 'l')
@@ -107,6 +111,16 @@ function joinLetters(words: string[]): string[] {
   }
   flush()
   return joined
+}
+
+/** words for "number", which are one word here */
+const numberWords = new Set('nr nummer number numero num numer no'.split(' '))
+
+/** 'Artikelnummer' and 'Artikelnr' are 'artikel nr', as 'item no' is 'item nr'. */
+function inParts(word: string): string[] {
+  if (numberWords.has(word)) return ['nr']
+  const m = /^(\p{L}{3,24}?)(?:nummer|nr)$/u.exec(word)
+  return m ? [m[1] ?? '', 'nr'] : [word]
 }
 
 /** Takes 'last 30 days' and its like out; 'month' alone stays a word, as it may be the column's own meaning. */

@@ -12,9 +12,13 @@ export function rowNames(kind: RecordKind, columns: readonly SeenColumn[], uses:
   const first = cellsOf(kind.keys[0] ?? '')
   if (!first || rows < 6) return 0
   const alone = differing(rows, (r) => String(first[r]))
+  const titles = cellsOf('title')
+  // what is for sale stands once, under its own title
+  const isCatalogue = kind.name === 'listings' || kind.name === 'catalogue' || kind.name === 'offers'
+  if (isCatalogue && titles && alone > 0.97 && differing(rows, (r) => String(titles[r])) < 0.6) return -1.5
   if (kind.keys.length === 1) {
     if (kind.name === 'offers' && uses.some((u) => u.as === 'field' && u.field === 'tierFrom')) return 0
-    return alone > 0.97 ? 1.6 : alone > 0.85 ? 0 : kind.name === 'orders' ? -1 : -3
+    return alone > 0.97 ? 1.6 : alone > 0.85 ? 0 : kind.name === 'orders' ? -1 : kind.name === 'restricted' ? 0 : -3
   }
   if (uses.some((u) => u.as === 'day')) return alone > 0.9 ? 1.5 : 0
   const columnsOfKeys = kind.keys.flatMap((field) => [cellsOf(field)].filter((c) => c !== undefined))

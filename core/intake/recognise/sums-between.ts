@@ -41,3 +41,19 @@ function isProduct(x: Float64Array, y: Float64Array, z: Float64Array): boolean {
   }
   return right >= 5 && telling >= 4 && wrong <= right * 0.1
 }
+
+/** Places of two columns of amounts of which one is always well below the other and goes with it: what a thing costs, and what it is sold for. */
+export function costsBelow(profiles: readonly ColumnProfile[]): { price: number; cost: number } | null {
+  const amounts = profiles.flatMap((p, i) => (p.numeric > 0.9 && p.filled >= 6 && p.cents > 0.5 ? [i] : []))
+  const [a, b] = amounts
+  if (a === undefined || b === undefined || amounts.length !== 2) return null
+  const ratios = pairs(profiles[a] as ColumnProfile, profiles[b] as ColumnProfile)
+  if (ratios.length < 6) return null
+  const within = (test: (v: number) => boolean) => ratios.filter(test).length / ratios.length > 0.95
+  if (within((v) => v > 0.05 && v < 0.95)) return { price: a, cost: b }
+  return within((v) => v > 1.05 && v < 20) ? { price: b, cost: a } : null
+}
+
+function pairs({ figures: x }: ColumnProfile, { figures: y }: ColumnProfile): number[] {
+  return [...x].flatMap((v, i) => (v > 0 && (y[i] as number) > 0 ? [(y[i] as number) / v] : []))
+}

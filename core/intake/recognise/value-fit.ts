@@ -17,14 +17,14 @@ type Judge = (p: ColumnProfile, field: Field) => number
 
 const types: Record<Field['type'], Judge> = {
   money(p) {
-    if (p.numeric < 0.6 || p.max > 1e7 || p.percentSign > 0.3) return never
+    if (p.numeric < 0.6 || p.high > 1e7 || p.percentSign > 0.3) return never
     if (p.gtin > 0.7 || isDays(p)) return -3
     return 0.3 + 1.2 * p.cents + 1.2 * p.currencySign - (p.negative > 0.3 ? 2 : 0) - (p.whole > 0.97 ? 0.6 : 0)
   },
   count(p, field) {
     if (p.numeric < 0.6 || p.whole < 0.9 || p.negative > 0.1 || p.percentSign > 0.1) return never
     if (p.gtin > 0.7 || p.currencySign > 0.3) return -4
-    if (isDays(p) && p.serialDay > 0.95 && p.max < 1e8) return field.name === 'rank' ? 0 : -0.5
+    if (isDays(p) && p.serialDay > 0.95 && p.high < 1e8) return field.name === 'rank' ? 0 : -0.5
     const bound = most[field.name]
     return 0.5 - (p.cents > 0.5 ? 1.5 : 0) - (bound !== undefined && p.median > bound ? 2 : 0)
   },
@@ -32,12 +32,12 @@ const types: Record<Field['type'], Judge> = {
     if (p.numeric < 0.6) return never
     if (p.currencySign > 0.3 || p.gtin > 0.7) return -4
     if (p.percentSign > 0.5) return 3
-    if (Math.max(Math.abs(p.min), Math.abs(p.max)) > 2000) return -3
-    return p.min >= -1 && p.max <= 1.0001 && p.whole < 0.9 ? 1 : 0
+    if (Math.max(Math.abs(p.min), Math.abs(p.high)) > 2000) return -3
+    return p.min >= -1 && p.high <= 1.0001 && p.whole < 0.9 ? 1 : 0
   },
   rating(p) {
-    if (p.numeric < 0.6 || p.min < 0 || p.max > 5.0001) return never
-    return (p.max > 1 ? 1.2 : -0.5) + (p.whole < 0.9 && p.max <= 5 && p.min >= 1 ? 0.8 : 0) - p.currencySign * 3
+    if (p.numeric < 0.6 || p.min < 0 || p.high > 5.0001) return never
+    return (p.high > 1 ? 1.2 : -0.5) + (p.whole < 0.9 && p.high <= 5 && p.min >= 1 ? 0.8 : 0) - p.currencySign * 3
   },
   day(p) {
     if (p.day >= 0.6) return 3.2
@@ -46,7 +46,7 @@ const types: Record<Field['type'], Judge> = {
   gtin: (p) => (p.gtin > 0.6 ? 4.5 : p.gtin > 0.2 ? 1 : never),
   currency: (p) => (p.currencyCode > 0.8 ? 4.5 : p.length <= 3 && p.currencySign > 0.5 ? 2 : never),
   lead(p) {
-    if (p.numeric > 0.9) return p.whole > 0.9 && p.max <= 120 && p.min >= 0 ? 0.4 : -4
+    if (p.numeric > 0.9) return p.whole > 0.9 && p.high <= 120 && p.min >= 0 ? 0.4 : -4
     return p.lead > 0.6 && p.day < 0.3 ? 2.4 : never
   },
   list: (p) => (isWordless(p) ? never : p.words > 8 ? -1 : p.length > 8 ? 0.3 : 0),
@@ -73,10 +73,15 @@ const most: Record<string, number> = { durationDays: 400, endHour: 23, minOrder:
 
 /** Texts are told apart by their length, their words and how often they come again. */
 const texts: Record<string, (p: ColumnProfile) => number> = {
-  title: (p) => (p.address > 0.2 || p.handle > 0.3 ? -5 : p.words >= 2.2 && p.words < 25 ? 1.2 : p.words < 1.3 ? -1.2 : 0) - listedIn(p),
-  words: (p) => (p.address > 0.2 ? -5 : p.words >= 4 ? 2 : p.words < 2 ? -2.5 : 0),
-  note: (p) => (p.address > 0.2 ? -5 : p.words >= 2.5 ? 0.8 : 0),
-  term: (p) => (p.address > 0.2 || p.path > 0.5 ? -4 : p.words > 9 ? -2 : p.lower > 0.9 && p.words > 1.3 ? 1.2 : 0) - p.code,
+  title: (p) =>
+    (p.address > 0.2 || p.handle > 0.3 ? -5 : p.words >= 2.2 && p.words < 25 ? 1.2 : p.words < 1.3 ? -1.2 : 0) -
+    listedIn(p) -
+    1.5 * p.sentence -
+    (p.lower > 0.95 && p.words < 6 ? 0.9 : 0),
+  words: (p) => (p.address > 0.2 ? -5 : p.words >= 4 ? 2 : p.words < 2 ? -2.5 : 0) + 1.2 * p.sentence,
+  note: (p) => (p.address > 0.2 ? -5 : p.words >= 2.5 ? 0.8 : 0) + 0.8 * p.sentence,
+  category: (p) => -2 * p.sentence,
+  term: (p) => (p.address > 0.2 || p.path > 0.5 ? -4 : p.words > 9 ? -2 : p.lower > 0.9 && p.words > 1.3 ? 1.2 : p.lower < 0.3 ? -1 : 0) - p.code,
   what: (p) => (p.address > 0.2 ? -4 : 0) - listedIn(p),
   store: named,
   supplier: named,
@@ -98,7 +103,15 @@ const texts: Record<string, (p: ColumnProfile) => number> = {
 function named(p: ColumnProfile): number {
   if (p.address > 0.2 || p.percentSign > 0.2) return -5
   const crowded = p.words > 5 ? -2.5 : p.words > 3.2 ? -0.6 : 0.3
-  return crowded - (p.code > 0.7 ? 0.8 : 0) - listedIn(p) - (p.country > 0.8 ? 2 : 0) - (p.path > 0.6 ? 1.5 : 0)
+  return (
+    crowded -
+    2 * p.sentence -
+    (p.lead > 0.6 ? 3 : 0) -
+    (p.code > 0.7 ? 0.8 : 0) -
+    listedIn(p) -
+    (p.country > 0.8 ? 2 : 0) -
+    (p.path > 0.6 ? 1.5 : 0)
+  )
 }
 
 /** Cells that are words of a known list are no names. */
@@ -108,7 +121,7 @@ function listedIn(p: ColumnProfile): number {
 }
 
 function isDays(p: ColumnProfile): boolean {
-  return p.day > 0.8 || (p.serialDay > 0.98 && p.max > 1e7)
+  return p.day > 0.8 || (p.serialDay > 0.98 && p.high > 1e7)
 }
 
 function isWordless(p: ColumnProfile): boolean {

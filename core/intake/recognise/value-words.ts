@@ -22,7 +22,7 @@ const lists = {
 export type ValueList = keyof typeof lists | 'languages' | 'countries'
 
 const sets = Object.fromEntries(
-  Object.entries(lists).map(([name, text]) => [name, new Set(text.split(text.includes('|') ? '|' : ' '))]),
+  Object.entries(lists).map(([name, text]) => [name, new Set(text.split(text.includes('|') ? '|' : ' ').map(fold))]),
 )
 
 const locales = ['en', 'de', 'fr', 'es', 'it', 'nl', 'pl', 'pt']
@@ -45,7 +45,7 @@ export function placeWords(): { countries: Set<string>; languages: Set<string> }
   return { countries, languages: spoken }
 }
 
-/** Is a cell one of the words of a list? */
-export function isOneOf(list: keyof typeof lists, cell: string): boolean {
-  return sets[list]?.has(fold(cell).replaceAll('_', ' ').trim()) ?? false
+/** Is a cell, folded, one of the words of a list? */
+export function isOneOf(list: keyof typeof lists, folded: string): boolean {
+  return sets[list]?.has(folded.replaceAll('_', ' ')) ?? false
 }

@@ -27,7 +27,7 @@ export class Vocabulary {
   readonly #phrases: Phrase[] = []
   /** phrases by word */
   readonly #of = new Map<string, number[]>()
-  /** words by their first three letters */
+  /** words by their first letter */
   readonly #begin = new Map<string, string[]>()
   readonly #weights = new Map<string, number>()
   /** phrases by all their words as one */
@@ -54,7 +54,7 @@ export class Vocabulary {
       for (const w of words) fieldsOf.set(w, (fieldsOf.get(w) ?? new Set()).add(field.split('.')[1] ?? ''))
     for (const [word, fields] of fieldsOf) {
       this.#weights.set(word, weightOf(word, fields.size))
-      const begin = word.slice(0, 3)
+      const begin = word.slice(0, 1)
       push(this.#begin, begin, word)
     }
   }
@@ -128,7 +128,7 @@ export class Vocabulary {
     const found = new Map<string, number>()
     const take = (w: string, like: number) => like > (found.get(w) ?? 0) && found.set(w, like)
     if (this.#of.has(word)) take(word, 1)
-    for (const other of this.#begin.get(word.slice(0, 3)) ?? []) take(other, likeness(word, other))
+    for (const other of this.#begin.get(word.slice(0, 1)) ?? []) take(other, likeness(word, other))
     // the end of a compound says what it is: Angebotspreis is a Preis
     for (let at = 2; at <= word.length - 4; at++) {
       const end = word.slice(at)
@@ -164,7 +164,16 @@ function likeness(word: string, other: string): number {
   if (same >= 5 && same >= long.length - 3 && endings.has(short.slice(same))) return 0.78
   if (same === word.length && word.length >= 3 && other.length > word.length) return word.length >= 4 ? 0.7 : 0.62
   if (same === other.length && other.length >= 5) return 0.42
-  return 0
+  return isSkeleton(word, other) ? 0.56 : 0
+}
+
+/** Letters left out of the middle: 'prz' for 'prezzo', 'vrd' for 'voorraad', 'qty' for 'quantity'. */
+function isSkeleton(word: string, other: string): boolean {
+  if (word.length < 3 || word.length > 5 || other.length < word.length + 2) return false
+  if (/[aeiou]/.test(word.slice(1))) return false
+  let at = 0
+  for (const letter of other) if (letter === word[at]) at++
+  return at === word.length
 }
 
 function weightOf(word: string, fields: number): number {

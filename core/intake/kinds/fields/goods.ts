@@ -22,9 +22,9 @@ export const title: Field = {
   label: 'Title',
   type: 'text',
   says: {
-    en: 'title, item title, name, product name, listing title, listing name, product title, listing, product, item, item name, description, product description, item description, article name, article, desc, prod name, goods, short description',
+    en: 'title, item title, name, product name, listing title, listing name, product title, listing, product, item, item name, description, product description, item description, article name, article, desc, prod name, goods, short description, what, details, nm, what it is called, item desc',
     de: 'titel, bezeichnung, artikelbezeichnung, artikelname, produktname, produkttitel, produkt, name, artikel, angebotstitel, beschreibung, produktbezeichnung, artikeltext, bez, ware, kurztext, artikelbeschreibung',
-    fr: 'titre, libellé, désignation, nom du produit, nom, produit, article, intitulé, description, titre annonce, nom article, désignation article, libellé produit, descriptif',
+    fr: 'titre, libellé, désignation, nom du produit, nom, produit, article, intitulé, description, titre annonce, nom article, désignation article, libellé produit, descriptif, lib, désign',
     es: 'título, nombre, nombre del producto, producto, artículo, descripción, denominación, título del anuncio, nombre del artículo, descripción del producto, descripción artículo',
     it: 'titolo, nome, nome prodotto, prodotto, articolo, descrizione, titolo inserzione, denominazione, descrizione articolo, descrizione prodotto, nome articolo',
     nl: 'titel, naam, productnaam, product, artikel, omschrijving, beschrijving, artikelnaam, artikelomschrijving, advertentietitel, benaming, producttitel, productomschrijving',

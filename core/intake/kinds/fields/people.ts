@@ -22,7 +22,7 @@ export const store: Field = {
   label: 'Store',
   type: 'text',
   says: {
-    en: 'store, seller, shop, shop name, store name, seller name, merchant, sold by, merchant name, vendor, seller id, retailer, offered by, seller username, shop title, vendor name',
+    en: 'store, seller, shop, shop name, store name, seller name, merchant, sold by, merchant name, vendor, seller id, retailer, offered by, seller username, shop title, vendor name, who, who sells it, who sells, sold by whom',
     de: 'shop, verkäufer, händler, laden, shopname, verkäufername, anbieter, geschäft, händlername, verkauft von, store',
     fr: 'boutique, vendeur, magasin, nom de la boutique, nom du vendeur, marchand, vendu par, nom boutique, enseigne',
     es: 'tienda, vendedor, comercio, nombre de la tienda, nombre del vendedor, vendido por, nombre tienda, comerciante',

@@ -1,0 +1,66 @@
+import { strToU8, zipSync } from 'fflate'
+import { createHash } from 'node:crypto'
+import { randomOf } from '../million'
+import { hostileParquet } from './parquet'
+import { hostileBooks } from './spreadsheet'
+import { asBytes, hostileTexts } from './texts'
+
+export interface HostileFile {
+  name: string
+  bytes: Uint8Array
+}
+
+/** Every hostile file that is named, once; the seed varies what may vary. */
+export function namedHostile(seed: number): HostileFile[] {
+  const random = randomOf(seed)
+  return [
+    ...hostileBooks(random).map(([name, bytes]) => ({ name: `${name}.xlsx`, bytes })),
+    ...hostileParquet(random).map(([name, bytes]) => ({ name: `${name}.parquet`, bytes })),
+    ...asBytes(hostileTexts(random)).map(([name, bytes]) => ({ name, bytes })),
+    ...hostileBackups().map(([name, bytes]) => ({ name: `${name}.sickle`, bytes })),
+  ]
+}
+
+/** The named ones and variants of them, some with bytes turned, until there are as many as wanted. */
+export function* hostileFiles(count: number, seed = 20_261_126): Generator<HostileFile> {
+  const random = randomOf(seed)
+  for (let n = 0, round = 0; n < count; round++)
+    for (const file of namedHostile(seed + round)) {
+      if (n >= count) return
+      n++
+      // the largest stay as they are: a second look at each would only take time
+      if (round > 0 && file.bytes.length > 3_000_000) {
+        yield { name: file.name, bytes: file.bytes.slice(0, Math.floor(200_000 * (1 + random()))) }
+        continue
+      }
+      yield round === 0 ? file : { name: file.name, bytes: turned(file.bytes, random) }
+    }
+}
+
+/** A copy with a few bytes turned; the names of formats at the beginning stay, so that it is read as what it was. */
+function turned(bytes: Uint8Array, random: () => number): Uint8Array {
+  const out = bytes.slice()
+  for (let i = Math.floor(random() * 12); i > 0; i--) out[4 + Math.floor(random() * Math.max(1, out.length - 8))] = Math.floor(random() * 256)
+  return out
+} // prettier-ignore
+
+/** Backups whose sums are right and whose contents are not. */
+function hostileBackups(): [string, Uint8Array][] {
+  const sealed = (files: Record<string, Uint8Array>) => {
+    const entries = Object.fromEntries(Object.entries(files).map(([path, bytes]) => [path, createHash('sha256').update(bytes).digest('hex')]))
+    return zipSync({ 'manifest.json': strToU8(JSON.stringify({ format: 'sickle-backup', version: 2, entries })), ...files })
+  }
+  const entry = { id: 'a', file: 'x.csv', kind: 'listings', from: 'M', rows: 2, taken: 2, rejected: 0, doubts: 0, capturedOn: 20_000, windowDays: 30, importedAt: 1, fileBytes: 9, segments: [2], demo: false }
+  const doubles = (...v: number[]) => new Uint8Array(new Float64Array(v).buffer)
+  const bomb = zipSync({ 'manifest.json': strToU8('{}'), 'columns/a/0/price.f64': new Uint8Array(900_000_000) })
+  return [
+    ['unpacks-to-900-mb', bomb],
+    ['documents-null', sealed({ 'documents/settings.json': strToU8('null') })],
+    ['documents-broken', sealed({ 'documents/rules.json': strToU8('{"homeCurrency":') })],
+    ['import-null', sealed({ 'imports/a.json': strToU8('null') })],
+    ['import-without-figures', sealed({ 'imports/a.json': strToU8(JSON.stringify({ entry: { ...entry, rows: null }, rejects: null })) })],
+    ['price-without-end', sealed({ 'imports/a.json': strToU8(JSON.stringify({ entry, rejects: null })), 'columns/a/0/price.f64': doubles(1, Infinity) })],
+    ['words-broken', sealed({ 'imports/a.json': strToU8(JSON.stringify({ entry, rejects: null })), 'columns/a/0/title.i32': new Uint8Array(8), 'columns/a/0/title.words.json': strToU8('[oops') })],
+    ['segments-of-1e9', sealed({ 'imports/a.json': strToU8(JSON.stringify({ entry: { ...entry, segments: [1e9] }, rejects: null })), 'columns/a/0/price.f64': doubles(1, 2) })],
+  ]
+} // prettier-ignore
