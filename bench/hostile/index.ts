@@ -45,16 +45,19 @@ function turned(bytes: Uint8Array, random: () => number): Uint8Array {
 } // prettier-ignore
 
 /** Backups whose sums are right and whose contents are not. */
-function hostileBackups(): [string, Uint8Array][] {
+export function hostileBackups(): [string, Uint8Array][] {
   const sealed = (files: Record<string, Uint8Array>) => {
     const entries = Object.fromEntries(Object.entries(files).map(([path, bytes]) => [path, createHash('sha256').update(bytes).digest('hex')]))
     return zipSync({ 'manifest.json': strToU8(JSON.stringify({ format: 'sickle-backup', version: 2, entries })), ...files })
   }
   const entry = { id: 'a', file: 'x.csv', kind: 'listings', from: 'M', rows: 2, taken: 2, rejected: 0, doubts: 0, capturedOn: 20_000, windowDays: 30, importedAt: 1, fileBytes: 9, segments: [2], demo: false }
   const doubles = (...v: number[]) => new Uint8Array(new Float64Array(v).buffer)
-  const bomb = zipSync({ 'manifest.json': strToU8('{}'), 'columns/a/0/price.f64': new Uint8Array(900_000_000) })
+  // its directory says 4 GB; nobody has to unpack them to find out
+  const bomb = zipSync({ 'manifest.json': strToU8('{}') })
+  const view = new DataView(bomb.buffer)
+  view.setUint32(view.getUint32(bomb.length - 22 + 16, true) + 24, 0xfffffff0, true)
   return [
-    ['unpacks-to-900-mb', bomb],
+    ['unpacks-to-4-gb', bomb],
     ['documents-null', sealed({ 'documents/settings.json': strToU8('null') })],
     ['documents-broken', sealed({ 'documents/rules.json': strToU8('{"homeCurrency":') })],
     ['import-null', sealed({ 'imports/a.json': strToU8('null') })],

@@ -16,7 +16,7 @@ export function parquetOf(pages: readonly Page[], about: { rows: number | bigint
   writer.appendBytes(new TextEncoder().encode('PAR1'))
   const from = writer.offset
   for (const { header, body } of pages) {
-    serializeTCompactProtocol(writer, header as never)
+    serializeTCompactProtocol(writer, header)
     writer.appendBytes(body)
   }
   const size = BigInt(writer.offset - from)

@@ -1,4 +1,5 @@
-import { forgetColumn, learnFrom, learnedUse, nothingLearned, type Holding } from './learned'
+import type { Holding } from './holding'
+import { forgetColumn, learnFrom, learnedUse, nothingLearned } from './learned'
 import type { Mapping } from './propose-mapping'
 import type { ColumnUse } from './recognise/guess-columns'
 

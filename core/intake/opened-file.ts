@@ -71,7 +71,7 @@ export interface OpenedFile {
 export const limits = {
   textMegabytes: 400,
   bookMegabytes: 200,
-  jsonMegabytes: 400,
+  jsonMegabytes: 200,
   parquetMegabytes: 400,
   rowMegabytes: 16,
   columns: 400,

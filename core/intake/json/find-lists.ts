@@ -21,7 +21,6 @@ interface Level {
   isList: boolean
   at: number
   records: number
-  others: number
   key: string
   notes: string[]
 }
@@ -33,6 +32,14 @@ const [quote, backslash, comma, colon, openList, closeList, openRecord, closeRec
 const deepestList = 5
 const [mostNotes, longestNote, mostLists] = [40, 200, 50]
 const decoder = new TextDecoder()
+
+/** The next quote or backslash, or the end. */
+function nextMark(bytes: Uint8Array, from: number): number {
+  const end = bytes.indexOf(quote, from)
+  const to = end < 0 ? bytes.length : end
+  const escape = bytes.subarray(from, to).indexOf(backslash)
+  return escape < 0 ? to : from + escape
+}
 
 /**
  * Goes over a JSON text (UTF-8 or any encoding in which ASCII stands for itself) once, building nothing: where its lists are, how many
@@ -49,6 +56,8 @@ export class OutlineReader {
   #kept: number[] | null = null
   #plain: string | null = null
   #unbalanced = false
+  /** what is read now stands beside a list or above it: not inside one */
+  #mayNote = false
   #roots = 0
 
   push(bytes: Uint8Array): void {
@@ -57,6 +66,17 @@ export class OutlineReader {
     for (let i = 0; i < n; i++) {
       const b = bytes[i] as number
       if (this.#inText) {
+        if (!this.#kept && !this.#escaped) {
+          // nobody wants the text: on to where it may end
+          i = nextMark(bytes, i)
+          if (i >= n) break
+          if (bytes[i] === backslash) this.#escaped = true
+          else {
+            this.#inText = false
+            this.#endValue()
+          }
+          continue
+        }
         if (this.#escaped) this.#escaped = false
         else if (b === backslash) this.#escaped = true
         else if (b === quote) {
@@ -68,15 +88,14 @@ export class OutlineReader {
       }
       if (b === quote) {
         this.#inText = true
-        this.#kept = this.#levels.length <= 4 && this.#top?.isList === false ? [] : null
+        this.#kept = this.#mayNote ? [] : null
       } else if (b === openRecord || b === openList) this.#open(b === openList, offset + i + 1)
       else if (b === closeRecord || b === closeList) this.#close(b === closeList)
       else if (b === colon) this.#key()
       else if (b === comma) this.#next()
       else if (b > 32) {
         if (this.#levels.length === 0) this.#unbalanced = true
-        if (this.#top?.isList === false && this.#levels.length <= 4) (this.#kept ??= []).push(b)
-        else if (this.#top?.isList === true) this.#top.others = Math.max(this.#top.others, 0)
+        if (this.#mayNote) (this.#kept ??= []).push(b)
       }
     }
     this.#at += n
@@ -90,7 +109,8 @@ export class OutlineReader {
     const top = this.#top
     if (top?.isList) top.records++
     if (!top) this.#roots++
-    this.#levels.push({ isList, at, records: 0, others: 0, key: '', notes: [] })
+    this.#levels.push({ isList, at, records: 0, key: '', notes: [] })
+    this.#mayNote = !isList && this.#levels.length <= 4 && !this.#levels.some((l) => l.isList)
     this.#deepest = Math.max(this.#deepest, this.#levels.length)
     this.#kept = null
   }
@@ -99,6 +119,7 @@ export class OutlineReader {
     this.#endValue()
     this.#next()
     const level = this.#levels.pop()
+    this.#mayNote = this.#levels.length > 0 && this.#levels.length <= 4 && !this.#levels.some((l) => l.isList)
     if (!level || level.isList !== isList) {
       this.#unbalanced = true
       return

@@ -22,7 +22,7 @@ const [mostFooter, mostRows] = [64_000_000, 50_000_000]
  *
  * @throws Problem 'file-parquet-broken', 'file-wide', 'file-too-large', 'cancelled'
  */
-export async function openParquet(file: FileSource, { signal }: OpenOptions = {}): Promise<OpenedFile> {
+export async function openParquet(file: FileSource, { signal, onProgress }: OpenOptions = {}): Promise<OpenedFile> {
   const metadata = await orBroken(file.name, () => footerOf(file))
   const rows = Number(metadata.num_rows)
   if (rows > mostRows) throw new Problem('file-parquet-broken', { file: file.name, reason: `it says that it holds ${rows} rows, more than are read` })
@@ -32,7 +32,7 @@ export async function openParquet(file: FileSource, { signal }: OpenOptions = {}
   for (const { children: inner, element } of children) if (inner.length === 0) names.set(element.name, names.size)
   const source = { file, metadata, names }
   const sample: NumberedRow[] = []
-  for await (const { batch } of readRows(source, limits.sampleRows, signal)) {
+  for await (const { batch } of readRows({ ...source, onProgress }, limits.sampleRows, signal)) {
     sample.push(...batch)
     if (sample.length >= limits.sampleRows) break
   }
@@ -63,9 +63,11 @@ interface Source {
   metadata: FileMetaData
   /** names of the columns met so far, with their places */
   names: Map<string, number>
+  /** share of the columns whose first page is decoded, while the file is opened */
+  onProgress?: (done: number) => void
 }
 
-async function* readRows({ file, metadata, names }: Source, size: number, signal?: AbortSignal) {
+async function* readRows({ file, metadata, names, onProgress }: Source, size: number, signal?: AbortSignal) {
   const rows = Number(metadata.num_rows)
   let row = 0
   for (const group of metadata.row_groups) {
@@ -74,7 +76,10 @@ async function* readRows({ file, metadata, names }: Source, size: number, signal
     const wanted = Number(group.num_rows)
     for (let taken = 0; taken < wanted; ) {
       stopIfCancelled(signal)
-      const values = await orBroken(file.name, () => columns.map(({ source }) => source.take(Math.min(size, wanted - taken))))
+      const values = await orBroken(file.name, () => columns.map(({ source }, i) => {
+          onProgress?.(i / columns.length)
+          return source.take(Math.min(size, wanted - taken))
+        }))
       const count = Math.max(0, ...values.map((v) => v.length))
       if (count === 0 || values.some((v) => v.length !== count)) throw new Problem('file-parquet-broken', { file: file.name, reason: `it says that it holds ${rows} rows, but its pages hold other numbers of them` })
       const batch = Array.from({ length: count }, (_, i) => rowOf(columns, values, i, { names, row: row + i + 1 }))

@@ -48,13 +48,13 @@ export interface Styles {
 }
 
 /** Two kinds that explain a file nearly as well: the distance of their scores below which the kind is asked about. */
-export const kindDoubt = 1.5
+export const kindDoubt = 0.5
 
 /** Where another kind explains the file nearly as well, a column that it takes for something else is not sure. */
 function doubtByKind(kinds: KindGuess[]): KindGuess[] {
   const [best, ...others] = kinds
   if (!best) return kinds
-  const near = others.filter((k) => best.score - k.score < 2 * kindDoubt)
+  const near = others.filter((k) => best.score - k.score < 6 * kindDoubt)
   const columns = best.columns.map((c, at) => {
     const isShared = near.every((k) => JSON.stringify(k.columns[at]?.use) === JSON.stringify(c.use))
     return c.surety === 'sure' && !isShared ? { ...c, surety: 'likely' as const } : c

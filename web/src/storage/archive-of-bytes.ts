@@ -5,6 +5,6 @@ export function archive(bytes: Uint8Array, name = 'x.sickle'): ArchiveSource {
   return {
     name,
     size: bytes.length,
-    slice: (from, to) => ({ arrayBuffer: () => Promise.resolve(bytes.slice(from, to).buffer as ArrayBuffer) }),
+    slice: (from, to) => ({ arrayBuffer: () => Promise.resolve(bytes.slice(from, to).buffer) }),
   }
 }

@@ -85,7 +85,7 @@ export async function readBackup(source: ArchiveSource): Promise<BackupContent> 
     .filter((p) => p.startsWith('imports/'))
     .map((path) => {
       const stored = json(path)
-      const entry = isRecord(stored) && isRecord(stored.entry) ? upToDate(stored.entry as Partial<ImportEntry>) : null
+      const entry = isRecord(stored) && isRecord(stored.entry) ? upToDate(stored.entry) : null
       if (!entry) throw damaged(`${path} is no import`)
       const columns = columnPaths(paths, entry.id).map(({ base, segment, name }) => {
         const column = readColumn(files, base, entry.segments[segment] ?? -1)

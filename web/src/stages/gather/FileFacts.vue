@@ -97,6 +97,13 @@ function setDay(iso: string) {
         @update:value="(k: KindName) => gather.chooseKind(k)"
       />
     </label>
+    <div v-if="asks('kind')" role="radiogroup" aria-label="What does this file hold?" class="group open">
+      <span>{{ asks('kind')?.text }} Two kinds fit it nearly as well.</span>
+      <label v-for="o in asks('kind')?.options" :key="o.value" class="radio"
+        ><input type="radio" name="kind" :checked="false" @change="gather.chooseKind(o.value as KindName)" />
+        {{ o.label }}</label
+      >
+    </div>
     <label v-if="recordKind(m.kind).from === 'market'" :class="{ open: asks('market') }">
       <span>{{ asks('market')?.text ?? 'Market' }}</span>
       <NAutoComplete

@@ -114,7 +114,8 @@ export const useGather = defineStore('gather', () => {
   /** Another kind of record: its columns are proposed anew. */
   async function chooseKind(kind: Mapping['kind']): Promise<void> {
     const guess = current.value?.proposal.kinds.find((k) => k.kind === kind)
-    if (guess) await correct({ kind, columns: guess.columns.map((c) => c.use) })
+    const said = [...(current.value?.mapping.said ?? []), 'kind']
+    if (guess) await correct({ kind, columns: guess.columns.map((c) => c.use), said })
   }
 
   /** hints that were answered with no, for the open file */

@@ -26,6 +26,8 @@ const files = useFileDialog({ accept: '.sickle,.zip', multiple: false })
 files.onChange((list) => {
   const file = list?.[0]
   files.reset()
+  // what was said of the last file would lie over the question about this one
+  message.destroyAll()
   if (file)
     dialog.warning({
       title: 'Put the backup in place of this workspace?',

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NSelect } from 'naive-ui'
+import { NRadioButton, NRadioGroup, NSelect } from 'naive-ui'
 import { computed } from 'vue'
 import type { SellerRules } from '@sickle/core/catalog'
 import type { DecimalMark } from '@sickle/core/money'
@@ -51,14 +51,14 @@ const sign = computed(() => currencySign(rules.home))
           @update:value="(c: string) => /^[A-Z]{3}$/.test(c) && change({ homeCurrency: c })"
         />
         <span>I write numbers like</span
-        ><NSelect
+        ><NRadioGroup
           size="small"
-          class="short"
           :value="settings.value.decimal"
-          :options="marks"
-          :input-props="{ 'aria-label': 'How numbers are written' }"
+          name="decimal"
+          aria-label="How numbers are written"
           @update:value="(decimal: DecimalMark) => settings.change({ decimal })"
-        />
+          ><NRadioButton v-for="m in marks" :key="m.value" :value="m.value" :label="m.label"
+        /></NRadioGroup>
         <span>Tax on my sales, %</span
         ><NumberField
           :value="costs.taxRatio"

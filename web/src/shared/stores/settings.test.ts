@@ -1,0 +1,16 @@
+import { learnedOf } from './settings'
+
+test('what was learned comes back as it was', () => {
+  const learned = { columns: [], files: { a: { market: 'Marrowgate', file: 'x.csv' } } }
+  expect(learnedOf(learned)).toEqual(learned)
+  expect(learnedOf(null)).toEqual({ columns: [], files: {} })
+})
+
+test('of mappings that an earlier version kept only what nobody can have guessed is taken over', () => {
+  const mapping = { kind: 'ads', columns: [{ as: 'unused' }], market: 'Marrowgate', supplier: null, currency: 'USD' }
+  const old = { 'id\u0001title': { headings: ['id', 'title'], mapping }, 'x\u0001y': { headings: [], mapping: { ...mapping, market: null } } } // prettier-ignore
+  expect(learnedOf(old)).toEqual({
+    columns: [],
+    files: { 'id\u0001title': { market: 'Marrowgate', file: 'an earlier file' } },
+  })
+})
