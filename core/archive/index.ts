@@ -1,2 +1,3 @@
 export * from './unpack-entry'
 export * from './zip-entries'
+export * from './crc32'

@@ -1,4 +1,5 @@
 import { Problem, stopIfCancelled } from '../problem'
+import { crc32 } from './crc32'
 import { placeOf, type ArchiveSource, type Damaged, type ZipEntry } from './zip-entries'
 
 /** bytes of the archive that are unpacked at once: even the tightest packing (about 1 : 1032) makes 34 MB of them */
@@ -6,12 +7,26 @@ const piece = 32_768
 
 /**
  * Unpacks an entry piece by piece, with the platform's own inflate: however much is packed in it, no more than a piece's worth stands
- * in memory, and no worker is started.
+ * in memory, and no worker is started. Read to its end, it must come to the sum that the archive keeps of it.
  *
  * @returns pieces of it, with the share of the entry that is read
  * @throws what `broken` makes; Problem 'cancelled'
  */
-export async function* unpackEntry(file: ArchiveSource, entry: ZipEntry, broken: Damaged, signal?: AbortSignal): AsyncGenerator<{ bytes: Uint8Array; done: number }> {
+export async function* unpackEntry(
+  file: ArchiveSource,
+  entry: ZipEntry,
+  broken: Damaged,
+  signal?: AbortSignal,
+): AsyncGenerator<{ bytes: Uint8Array; done: number }> {
+  let sum = 0
+  for await (const piece of unpackedPieces(file, entry, broken, signal)) {
+    sum = crc32(piece.bytes, sum)
+    yield piece
+  }
+  if (sum !== entry.sum) throw broken(`${entry.name} was changed: its sum does not fit`)
+}
+
+async function* unpackedPieces(file: ArchiveSource, entry: ZipEntry, broken: Damaged, signal?: AbortSignal): AsyncGenerator<{ bytes: Uint8Array; done: number }> {
   const { from, to } = await placeOf(file, entry, broken)
   let at = from
   const next = async (size: number) => {

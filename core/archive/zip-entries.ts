@@ -19,6 +19,8 @@ export interface ZipEntry {
   /** as the archive says: not to be trusted */
   bytes: number
   isDeflated: boolean
+  /** CRC-32 of what it unpacks to */
+  sum: number
 }
 
 const [endMark, entryMark, localMark, end64Mark] = [0x06054b50, 0x02014b50, 0x04034b50, 0x06064b50]
@@ -46,7 +48,7 @@ export async function zipEntries(file: ArchiveSource, broken: Damaged): Promise<
     if (nameAt + nameSize + extraSize > view.byteLength || entries.size > mostEntries) throw broken('its directory is damaged')
     const name = new TextDecoder().decode(new Uint8Array(view.buffer, view.byteOffset + nameAt, nameSize))
     const method = view.getUint16(pos + 10, true)
-    const entry = { name, isDeflated: method === 8, ...sizes(view, pos, nameAt + nameSize, extraSize) }
+    const entry = { name, isDeflated: method === 8, sum: view.getUint32(pos + 16, true), ...sizes(view, pos, nameAt + nameSize, extraSize) }
     if ((view.getUint16(pos + 8, true) & 1) === 1 || (method !== 0 && method !== 8)) throw broken('it is encrypted or packed in a way that is not read')
     entries.set(name, entry)
     pos = nameAt + nameSize + extraSize + commentSize

@@ -6,7 +6,7 @@ export { Recogniser, type ColumnUse, type ColumnGuess, type KindGuess, type Sure
 export type { ColumnStyle } from './recognise/column-style'
 export * from './holding'
 export * from './learned'
-export { openQuestions, type Question } from './questions'
+export { answerOf, answerTo, openQuestions, type Question } from './questions'
 export * from './import-rows'
 export * from './number-style'
 export { readBlocks } from './open-delimited'

@@ -73,6 +73,34 @@ export function openQuestions(questions: readonly Question[], mapping: Mapping):
   })
 }
 
+/** What a mapping becomes by an answer to a question of choice (but that for the kind, whose columns are proposed anew). */
+export function answerTo({ id, about, column = -1 }: Question, value: string, mapping: Mapping): Partial<Mapping> {
+  const said = [...(mapping.said ?? []).filter((s) => s !== id), id]
+  switch (about) {
+    case 'order':
+      return { order: value as Mapping['order'], said }
+    case 'number':
+      return { number: { decimal: value as '.' | ',', group: value === '.' ? ',' : '.' }, said }
+    case 'ratio': {
+      const ratio = value as 'percent' | 'share'
+      return { styles: mapping.styles.map((s, at) => (at === column ? { ...s, ratio } : s)), said }
+    }
+    case 'future':
+      return { latestDay: value === 'take' ? null : mapping.latestDay, said }
+    default:
+      return {}
+  }
+}
+
+/** The answer that a mapping holds to a question of choice; null while it is open. */
+export function answerOf({ id, about, column = -1 }: Question, mapping: Mapping): string | null {
+  if (!mapping.said?.includes(id) && !(about === 'future' && mapping.latestDay === null)) return null
+  if (about === 'order') return mapping.order
+  if (about === 'number') return mapping.number.decimal
+  if (about === 'ratio') return mapping.styles[column]?.ratio ?? null
+  return about === 'future' ? (mapping.latestDay === null ? 'take' : 'unknown') : null
+}
+
 function fieldAt(use: ColumnUse | undefined, fields: readonly Field[]): Field | undefined {
   return use?.as === 'field' ? fields.find((f) => f.name === use.field) : undefined
 }

@@ -3,18 +3,11 @@ import { NAutoComplete, NDatePicker, NInput, NSelect } from 'naive-ui'
 import { computed } from 'vue'
 import { dayOfIso, isoDay } from '@sickle/core/identity'
 import { isCurrencyCode } from '@sickle/core/money'
-import {
-  openQuestions,
-  recordKind,
-  recordKinds,
-  type DateOrder,
-  type KindName,
-  type Mapping,
-  type Question,
-} from '@sickle/core/intake'
+import { recordKind, recordKinds, type KindName, type Mapping, type Question } from '@sickle/core/intake'
 import { bytes } from '@/shared/format'
 import { useWorkspace } from '@/shared/stores/workspace'
 import NumberField from '@/shared/widgets/NumberField.vue'
+import FileQuestions from './FileQuestions.vue'
 import { useGather } from './gather-store'
 
 const gather = useGather()
@@ -23,21 +16,6 @@ const now = computed(() => gather.current!)
 const m = computed(() => now.value.mapping)
 const asks = (about: Question['about']) => gather.openQuestions.find((q) => q.about === about)
 const everAsked = (about: Question['about']) => now.value.proposal.questions.find((q) => q.about === about)
-/** Questions about single columns, as long as the column is used so. */
-const ofColumns = computed(() => {
-  const asked = { ...now.value.mapping, said: [] }
-  return openQuestions(now.value.proposal.questions, asked).filter((q) => q.column !== undefined)
-})
-const isOpen = (id: string) => gather.openQuestions.some((q) => q.id === id)
-function answerColumn({ id, about, column = -1 }: Question, value: string) {
-  const said = [...(m.value.said ?? []), id]
-  if (about === 'future') return answer({ latestDay: value === 'take' ? null : m.value.latestDay, said })
-  const styles = m.value.styles.map((s, at) => (at === column ? { ...s, ratio: value as 'percent' | 'share' } : s))
-  answer({ styles, said })
-}
-const chosen = ({ id, about, column = -1 }: Question, value: string) =>
-  !isOpen(id) &&
-  (about === 'future' ? (m.value.latestDay === null) === (value === 'take') : m.value.styles[column]?.ratio === value)
 const format = computed(() => {
   const s = now.value.summary
   const names = { delimited: 'Delimited text', xlsx: 'Spreadsheet', json: 'JSON', ndjson: 'NDJSON', parquet: 'Parquet' }
@@ -97,13 +75,7 @@ function setDay(iso: string) {
         @update:value="(k: KindName) => gather.chooseKind(k)"
       />
     </label>
-    <div v-if="asks('kind')" role="radiogroup" aria-label="What does this file hold?" class="group open">
-      <span>{{ asks('kind')?.text }} Two kinds fit it nearly as well.</span>
-      <label v-for="o in asks('kind')?.options" :key="o.value" class="radio"
-        ><input type="radio" name="kind" :checked="false" @change="gather.chooseKind(o.value as KindName)" />
-        {{ o.label }}</label
-      >
-    </div>
+    <FileQuestions about="kind" />
     <label v-if="recordKind(m.kind).from === 'market'" :class="{ open: asks('market') }">
       <span>{{ asks('market')?.text ?? 'Market' }}</span>
       <NAutoComplete
@@ -140,61 +112,7 @@ function setDay(iso: string) {
       />
       <small class="quiet">{{ now.proposal.reasons.currency }}</small>
     </label>
-    <div
-      v-if="everAsked('order')"
-      role="radiogroup"
-      :aria-label="everAsked('order')?.text"
-      class="group"
-      :class="{ open: asks('order') }"
-    >
-      <span>{{ everAsked('order')?.text }}</span>
-      <label v-for="o in everAsked('order')?.options" :key="o.value" class="radio"
-        ><input
-          type="radio"
-          name="order"
-          :checked="m.order === o.value && !asks('order')"
-          @change="answer({ order: o.value as DateOrder, said: [...(m.said ?? []), 'order'] })"
-        />
-        {{ o.label }}</label
-      >
-    </div>
-    <div
-      v-if="everAsked('number')"
-      role="radiogroup"
-      :aria-label="everAsked('number')?.text"
-      class="group"
-      :class="{ open: asks('number') }"
-    >
-      <span>{{ everAsked('number')?.text }}</span>
-      <label v-for="o in everAsked('number')?.options" :key="o.value" class="radio"
-        ><input
-          type="radio"
-          name="number"
-          :checked="m.number.decimal === o.value && !asks('number')"
-          @change="
-            answer({
-              number: { decimal: o.value as '.' | ',', group: o.value === '.' ? ',' : '.' },
-              said: [...(m.said ?? []), 'number'],
-            })
-          "
-        />
-        {{ o.label }}</label
-      >
-    </div>
-    <div
-      v-for="q in ofColumns"
-      :key="q.id"
-      role="radiogroup"
-      :aria-label="q.text"
-      class="group"
-      :class="{ open: isOpen(q.id) }"
-    >
-      <span>{{ q.text }}</span>
-      <label v-for="o in q.options" :key="o.value" class="radio"
-        ><input type="radio" :name="q.id" :checked="chosen(q, o.value)" @change="answerColumn(q, o.value)" />
-        {{ o.label }}</label
-      >
-    </div>
+    <FileQuestions about="cells" />
     <label>
       <span>Figures up to</span>
       <NDatePicker
@@ -235,8 +153,7 @@ function setDay(iso: string) {
   flex-direction: column;
   gap: 12px;
 }
-label,
-.group {
+label {
   display: grid;
   gap: 3px;
   font-size: 13px;
@@ -244,8 +161,7 @@ label,
   padding: 0;
   margin: 0;
 }
-label > span:not(.days),
-.group > span {
+label > span:not(.days) {
   font-weight: 500;
   padding: 0;
 }
@@ -254,9 +170,5 @@ label > span:not(.days),
   border-left: 3px solid var(--wheat);
   border-radius: 4px;
   padding: 8px 10px;
-}
-.radio {
-  display: flex;
-  gap: 6px;
 }
 </style>
