@@ -38,14 +38,14 @@ test('bad input gives a clear message; nothing is lost, nothing runs', async ({ 
     page.getByRole('alert').filter({ hasText: /gigabyte\.csv is 1100 MB; Sickle takes text files up to/ }),
   ).toBeVisible()
 
-  // A file of the wrong kind: nothing is taken for granted, the needed columns are named, and it can be left out. It is dropped on the page.
+  // A file of the wrong kind: nothing is taken for granted, what it holds is asked, and it can be left out. It is dropped on the page.
   await page.evaluate(() => {
     const dataTransfer = new DataTransfer()
     dataTransfer.items.add(new File(['Town,Rain,Wind\nHarrow Quay,3,2\nSill,4,1\n'], 'weather.csv'))
     for (const type of ['dragenter', 'dragover', 'drop'])
       document.body.dispatchEvent(new DragEvent(type, { bubbles: true, cancelable: true, dataTransfer }))
   })
-  await expect(page.getByText(/Choose a column for: .*Title/)).toBeVisible()
+  await expect(page.getByRole('radiogroup', { name: 'What does this file hold?' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'Bring in' })).toBeDisabled()
   await page.getByRole('button', { name: 'Leave out' }).click()
   await expect(ledgerRow(page, 'good.csv').getByRole('cell').nth(3)).toHaveText('5')

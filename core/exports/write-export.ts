@@ -59,11 +59,21 @@ async function xlsxOf(columns: readonly ExportedColumn[], sheet: string): Promis
   const body = rowsOf(columns).map((row) =>
     row.map((value, i) => {
       if (value === null) return null
-      return columns[i]?.type === 'date' ? { value: new Date(`${value}T00:00:00Z`), format: 'yyyy-mm-dd' } : { value }
+      return columns[i]?.type === 'date'
+        ? { value: new Date(`${value}T00:00:00Z`), format: 'yyyy-mm-dd' }
+        : { value: typeof value === 'string' ? safeText(value) : value }
     }),
   )
   const blob = await writeBook([head, ...body], { sheet: sheet.slice(0, 31), stickyRowsCount: 1 }).toBlob()
   return new Uint8Array(await blob.arrayBuffer())
+}
+
+/**
+ * The library looks its shared texts up in a plain object, where a text such as 'constructor' finds something that is none of its own
+ * and the book cannot be opened. A space behind it is taken off when it is read.
+ */
+function safeText(text: string): string {
+  return text in Object.prototype ? `${text} ` : text
 }
 
 /** Apache Parquet, Snappy: texts as UTF-8 strings, counts as 64-bit integers, amounts as doubles, days as dates. */

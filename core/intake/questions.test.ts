@@ -54,6 +54,12 @@ test('where two kinds fit nearly as well, the kind is asked', async () => {
   expect(p.questions.some((q) => q.id === 'kind')).toBe(near < 0.5)
 })
 
+test('a file that no kind explains is taken for nothing without asking', async () => {
+  const p = await propose('Town,Rain,Wind\nHarrow Quay,3,2\nSill,4,1\n')
+  expect(asked(p)).toContain('kind')
+  expect(p.questions.find((q) => q.id === 'kind')?.options).toHaveLength(12)
+})
+
 test('an answer changes what it is about, closes the question, and can be changed', async () => {
   const p = await propose(
     'Search term,Searches,Change,Month\nmug,10,1.5,01/02/2026\nbell,20,0.2,03/02/2026\nmat,4,2.5,05/06/2206\n',

@@ -3,7 +3,7 @@ import type { NumberStyleGuess } from './number-style'
 import type { OpenedFile } from './opened-file'
 import type { FoundFileCurrency, Mapping } from './propose-mapping'
 import type { StyleGuess } from './recognise/column-style'
-import { kindDoubt, type ColumnUse, type KindGuess } from './recognise/guess-columns'
+import { kindDoubt, leastScore, type ColumnUse, type KindGuess } from './recognise/guess-columns'
 import { isoDay } from '../identity'
 import { holdingOf } from './holding'
 import { recordKind, type Field } from './record-kinds'
@@ -36,7 +36,8 @@ export function fileQuestions({ file, best, kinds, number, order, currency, styl
   const questions: Question[] = []
   const [, second] = kinds
   const isNear = second !== undefined && best.score - second.score < kindDoubt
-  if (best.missing.length > 0 || isNear) questions.push(kindQuestion(isNear ? kinds.slice(0, 3) : kinds))
+  const isWeak = best.missing.length > 0 || best.score < leastScore
+  if (isWeak || isNear) questions.push(kindQuestion(isWeak ? kinds : kinds.slice(0, 3)))
   if (!order.sure) questions.push(orderQuestion(order.example ?? ''))
   if (!number.sure) questions.push(numberQuestion(number.example ?? ''))
   if (!currency.sure) questions.push(currencyQuestion(currency.currency))

@@ -65,6 +65,7 @@ test.each([
   ['a tag without end', `<c r="${'1'.repeat(70_000)}"`, /tag is longer/],
   ['depth', '<a>'.repeat(80), /nests deeper/],
   ['an end in the middle', '<a><b></b>', /ends in the middle/],
+  ['a tag that is cut', '<a/><workbook', /ends in the middle/],
   ['a comment without end', '<a/><!-- and', /ends in the middle/],
 ])('%s is refused', (_, xml, reason) => {
   expect(() => told(xml)).toThrow(reason)

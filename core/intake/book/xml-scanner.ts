@@ -50,7 +50,7 @@ export class XmlScanner implements XmlTag {
 
   /** The document is over. @throws Problem 'file-xlsx-broken' */
   end(): void {
-    if (this.#depth > 0 || this.#skipTo) throw this.#fail('it ends in the middle')
+    if (this.#depth > 0 || this.#skipTo || this.#rest.includes(lt)) throw this.#fail('it ends in the middle')
   }
 
   /** @returns how many bytes were used up */

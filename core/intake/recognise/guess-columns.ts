@@ -50,6 +50,9 @@ export interface Styles {
 /** Two kinds that explain a file nearly as well: the distance of their scores below which the kind is asked about. */
 export const kindDoubt = 0.5
 
+/** What a kind must explain of a file to be proposed without asking. */
+export const leastScore = 2.5
+
 /** Where another kind explains the file nearly as well, a column that it takes for something else is not sure. */
 function doubtByKind(kinds: KindGuess[]): KindGuess[] {
   const [best, ...others] = kinds
