@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { hostileBackups, namedHostile } from '../bench/hostile'
-import { chooseFiles } from './steps'
+import { bringIn, chooseFiles, ledgerRow } from './steps'
 
 const folder = mkdtempSync(join(tmpdir(), 'sickle-hostile-'))
 test.afterAll(() => rmSync(folder, { recursive: true }))
@@ -43,4 +43,15 @@ test('a backup that is none, or unpacks to more than fits, is refused and change
     await expect(page.getByText('did not foresee')).toHaveCount(0)
   }
   await expect(page.getByText('Least profit a price may leave, €')).toBeVisible()
+}) // prettier-ignore
+
+test('a row that never ends stops the import with its number, also where a thread of its own reads the file', async ({ page }) => {
+  const path = join(folder, 'endless.csv')
+  const rows = Array.from({ length: 3000 }, (_, i) => `A${i},Bell ${i},Wren,2.50`).join('\n')
+  writeFileSync(path, `Item ID,Title,Seller,Price (EUR)\n${rows}\nB1,"${'and so on, '.repeat(1_800_000)}`)
+  await page.goto('/gather')
+  await chooseFiles(page, path)
+  await bringIn(page, { market: 'Marrowgate' })
+  await expect(page.getByRole('alert')).toContainText('row 3002 does not end within 16 MB')
+  await expect(ledgerRow(page, 'endless.csv')).toHaveCount(0)
 }) // prettier-ignore

@@ -21,20 +21,20 @@ export function namedHostile(seed: number): HostileFile[] {
   ]
 }
 
-/** The named ones and variants of them, some with bytes turned, until there are as many as wanted. */
+/** The named ones, and then copies of them with bytes turned, until there are as many as wanted. */
 export function* hostileFiles(count: number, seed = 20_261_126): Generator<HostileFile> {
   const random = randomOf(seed)
-  for (let n = 0, round = 0; n < count; round++)
-    for (const file of namedHostile(seed + round)) {
-      if (n >= count) return
-      n++
-      // the largest stay as they are: a second look at each would only take time
-      if (round > 0 && file.bytes.length > 3_000_000) {
-        yield { name: file.name, bytes: file.bytes.slice(0, Math.floor(200_000 * (1 + random()))) }
-        continue
+  const named = namedHostile(seed)
+  for (let n = 0; n < count; n++) {
+    const { name, bytes } = named[n % named.length] as HostileFile
+    if (n < named.length) yield { name, bytes }
+    // the largest are cut: each whole once more would only take time
+    else
+      yield {
+        name,
+        bytes: turned(bytes.length > 3_000_000 ? bytes.slice(0, 200_000 + random() * 200_000) : bytes, random),
       }
-      yield round === 0 ? file : { name: file.name, bytes: turned(file.bytes, random) }
-    }
+  }
 }
 
 /** A copy with a few bytes turned; the names of formats at the beginning stay, so that it is read as what it was. */

@@ -98,6 +98,13 @@ test('a wide sales file: one record a day, an empty cell is no figure', async ()
   expect(result.capturedOn).toBe(20576)
 })
 
+test('a day to come across a wide file is doubted, not taken, and does not move the window', async () => {
+  const { result } = await bring('Listing ID,2026-05-01,2026-05-02,2206-05-03\nA1,3,1,9\nA2,1,2,3\n')
+  expect([...numbers(result.table, 'units')]).toEqual([3, 1, 1, 2])
+  expect(result.capturedOn).toBe(20575)
+  expect(result.doubts[0]).toEqual({ row: 2, field: 'units', reason: '2206-05-03 is still to come' })
+})
+
 test('weeks: the figures reach to the end of the last week', async () => {
   const { result } = await bring('Listing ID,Week starting,Units\nA1,2026-05-04,3\nA1,2026-05-11,4\n')
   expect(result.capturedOn).toBe(20584 + 6)

@@ -1,3 +1,4 @@
+import { isoDay } from '../identity'
 import type { RowRecord } from '../tables'
 import type { Mapping } from './propose-mapping'
 import { isBlank, type Cell } from './opened-file'
@@ -135,6 +136,10 @@ function wide(
   const days: { day: number; units: number }[] = []
   for (const { at, day } of columns) {
     if (isBlank(cells[at])) continue
+    if (mapping.latestDay !== null && day > mapping.latestDay) {
+      doubts.push({ field: 'units', reason: `${isoDay(day)} is still to come` })
+      continue
+    }
     const { value, reason } = readValue(cells[at] ?? null, 'count', styleAt(mapping, at))
     if (reason !== undefined) doubts.push({ field: 'units', reason })
     if (typeof value === 'number') days.push({ day, units: value })
