@@ -65,10 +65,12 @@ function cut(bytes: Uint8Array): { elements: Uint8Array[]; used: number; isOver:
   return { elements, used, isOver: false }
 }
 
+/** The quote that ends a text: one before which no odd number of backslashes stands. */
 function textEnd(bytes: Uint8Array, from: number): number {
-  for (let at = from; at < bytes.length; at++) {
-    if (bytes[at] === backslash) at++
-    else if (bytes[at] === quote) return at
+  for (let at = bytes.indexOf(quote, from); at >= 0; at = bytes.indexOf(quote, at + 1)) {
+    let escapes = at
+    while (escapes > from && bytes[escapes - 1] === backslash) escapes--
+    if ((at - escapes) % 2 === 0) return at
   }
   return -1
 }
