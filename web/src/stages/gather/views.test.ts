@@ -36,7 +36,8 @@ async function withFile(csv: string) {
   await gather.offer([file])
   return { gather, global }
 }
-const csv = 'Item ID,Title,Seller,Price (EUR),Gizmo\nA1,Cow bell brass,Wren,3.50,4\nA2,Dog lead red,Tern,9.00,17\nA3,Yoga mat blue,Wren,12.00,0\n'
+const csv =
+  'Item ID,Title,Seller,Price (EUR),Gizmo\nA1,Cow bell brass,Wren,3.50,4\nA2,Dog lead red,Tern,9.00,17\nA3,Yoga mat blue,Wren,12.00,0\n'
 
 test('each column says what it is taken for and how surely; a correction is the seller\u2019s own word', async () => {
   const { global } = await withFile(csv)
