@@ -4,6 +4,8 @@ import { importRows, openFile, proposeMapping } from '@sickle/core/intake'
 import { demoFiles, makeWorld } from '@sickle/standins'
 import { demoBytes } from '../server/src/demo-bytes'
 import { damaged } from './damage'
+import { openIntakeWorker, type IntakeCall } from './intake-worker'
+import { orphans } from './left-behind'
 import type { Line } from './report'
 
 /** What came of one file: taken, refused with a clear word, or what must not be. */
@@ -22,7 +24,7 @@ export async function benchFuzz(base: string, executablePath: string, count = 20
     const page = await browser.newPage()
     await page.goto(`${base}/gather`)
     await page.getByRole('button', { name: 'Load the demo' }).waitFor()
-    await openWorker(page)
+    await openIntakeWorker(page)
     const seeds = await seedFiles()
     await send(page, seeds.slice(0, 2))
     seeds.push({ name: 'workspace.sickle', bytes: await backup(page) })
@@ -69,36 +71,11 @@ async function seedFiles(): Promise<{ name: string; bytes: Uint8Array }[]> {
   return [...files.map(({ name, bytes }) => ({ name, bytes })), { name: 'listings.parquet', bytes: parquet }]
 }
 
-/** A worker of the page's own intake, of which this run is the only user. */
-async function openWorker(page: Page): Promise<void> {
-  await page.evaluate(() => {
-    const address = performance.getEntriesByType('resource').find((e) => /intake\.worker-.*\.js/.test(e.name))?.name
-    if (!address) throw new Error('the intake worker is not found')
-    const worker = new Worker(address, { type: 'module' })
-    const waiting = new Map<number, (value: unknown) => void>()
-    let next = 1
-    worker.onmessage = ({ data }: MessageEvent<{ type: string; id: number }>) => {
-      if (data.type === 'progress') return
-      waiting.get(data.id)?.(data)
-      waiting.delete(data.id)
-    }
-    worker.onerror = () => waiting.forEach((answer) => answer({ type: 'failed', problem: { code: 'crash' } }))
-    Object.assign(window, {
-      callIntake: (method: string, args: unknown[]) =>
-        new Promise((resolve) => {
-          const id = next++
-          waiting.set(id, resolve)
-          worker.postMessage({ type: 'call', id, method, args })
-        }),
-    })
-  })
-}
-
 async function send(page: Page, files: { name: string; bytes: Uint8Array }[]): Promise<Outcome[]> {
   const packed = files.map(({ name, bytes }) => ({ name, text: Buffer.from(bytes).toString('base64') }))
   return page.evaluate(async (list) => {
-    type Answer = { type: 'done' | 'failed'; value?: unknown; problem?: { code: string; details?: { text?: string } } }
-    const call = (window as unknown as { callIntake: (m: string, a: unknown[]) => Promise<Answer> }).callIntake
+    type Answer = Awaited<IntakeCall['answer']>
+    const call = (window as unknown as { callIntake: (m: string, a: unknown[]) => IntakeCall }).callIntake
     const limited = (promise: Promise<Answer>) =>
       Promise.race([promise, new Promise<Answer>((r) => setTimeout(() => r({ type: 'failed', problem: { code: 'hang' } }), 20_000))])
     const out: { result: string; ms: number }[] = []
@@ -107,14 +84,14 @@ async function send(page: Page, files: { name: string; bytes: Uint8Array }[]): P
       const file = new File([bytes], name)
       const start = performance.now()
       let answer: Answer
-      if (name.endsWith('.sickle')) answer = await limited(call('restore', [file]))
+      if (name.endsWith('.sickle')) answer = await limited(call('restore', [file]).answer)
       else {
-        answer = await limited(call('plan', [file, null, Date.now()]))
+        answer = await limited(call('plan', [file, null, Date.now(), null]).answer)
         if (answer.type === 'done') {
           const { proposal } = answer.value as { proposal: { mapping: Record<string, unknown> } }
           const mapping = { market: 'X', supplier: 'Y', ...proposal.mapping }
           const whole = { ...mapping, market: mapping.market ?? 'X', supplier: mapping.supplier ?? 'Y', currency: (mapping as { currency?: string }).currency ?? 'EUR' }
-          answer = await limited(call('run', [file, null, whole, { id: crypto.randomUUID(), now: Date.now(), demo: false }]))
+          answer = await limited(call('run', [file, null, whole, { id: crypto.randomUUID(), now: Date.now(), demo: false }]).answer)
         }
       }
       const code = answer.problem?.code
@@ -127,31 +104,11 @@ async function send(page: Page, files: { name: string; bytes: Uint8Array }[]): P
 
 async function backup(page: Page): Promise<Uint8Array> {
   const text = await page.evaluate(async () => {
-    const call = (window as unknown as { callIntake: (m: string, a: unknown[]) => Promise<{ value: Uint8Array }> })
-      .callIntake
-    const { value } = await call('backup', [])
+    const call = (window as unknown as { callIntake: (m: string, a: unknown[]) => IntakeCall }).callIntake
+    const value = (await call('backup', []).answer).value as Uint8Array
     let out = ''
     for (const b of value) out += String.fromCharCode(b)
     return btoa(out)
   })
   return Buffer.from(text, 'base64')
-}
-
-/** Columns at rest that belong to no import of the ledger. */
-async function orphans(page: Page): Promise<number> {
-  return page.evaluate(
-    () =>
-      new Promise<number>((resolve, reject) => {
-        const opening = indexedDB.open('sickle')
-        opening.onerror = () => reject(new Error('the workspace does not open'))
-        opening.onsuccess = () => {
-          const tx = opening.result.transaction(['imports', 'columns'])
-          const [imports, columns] = [tx.objectStore('imports').getAllKeys(), tx.objectStore('columns').getAllKeys()]
-          tx.oncomplete = () => {
-            const known = new Set(imports.result)
-            resolve(columns.result.filter((key) => !known.has((key as [string])[0])).length)
-          }
-        }
-      }),
-  )
 }

@@ -1,6 +1,7 @@
+import { peakOfRenderers } from './left-behind'
 import { chromium, type Browser, type Page } from '@playwright/test'
 import { build } from 'esbuild'
-import { existsSync, mkdirSync, readFileSync, readdirSync } from 'node:fs'
+import { existsSync, mkdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { writeFarCsv } from './far-csv'
 import { brush } from './finds'
@@ -111,20 +112,4 @@ async function watchBlocking(page: Page): Promise<void> {
       for (const e of list.getEntries()) seen.longest = Math.max(seen.longest, e.duration)
     }).observe({ type: 'longtask' })
   })
-}
-
-/** The most memory any renderer process has held, MB. */
-function peakOfRenderers(): number {
-  const peaks = readdirSync('/proc')
-    .filter((name) => /^\d+$/.test(name))
-    .flatMap((pid) => {
-      try {
-        if (!readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('--type=renderer')) return []
-        const line = /VmHWM:\s+(\d+) kB/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))
-        return line ? [Number(line[1]) / 1000] : []
-      } catch {
-        return [] // it ended meanwhile
-      }
-    })
-  return Math.max(0, ...peaks)
 }

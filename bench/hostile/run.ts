@@ -1,6 +1,6 @@
 import { chromium, type Page } from '@playwright/test'
-import { readFileSync, readdirSync } from 'node:fs'
 import { openIntakeWorker, type IntakeCall } from '../intake-worker'
+import { orphans, peakOfRenderers } from '../left-behind'
 import type { Line } from '../report'
 import { hostileFiles, type HostileFile } from '.'
 
@@ -94,38 +94,3 @@ async function send(page: Page, { name, bytes }: HostileFile): Promise<Outcome> 
   await page.unroute(`**${address}`)
   return { name, ...outcome }
 } // prettier-ignore
-
-/** The most memory any renderer process has held, MB. */
-function peakOfRenderers(): number {
-  const peaks = readdirSync('/proc')
-    .filter((name) => /^\d+$/.test(name))
-    .flatMap((pid) => {
-      try {
-        if (!readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('--type=renderer')) return []
-        const line = /VmHWM:\s+(\d+) kB/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))
-        return line ? [Number(line[1]) / 1000] : []
-      } catch {
-        return [] // it ended meanwhile
-      }
-    })
-  return Math.max(0, ...peaks)
-}
-
-/** Columns at rest that belong to no import of the ledger. */
-async function orphans(page: Page): Promise<number> {
-  return page.evaluate(
-    () =>
-      new Promise<number>((resolve, reject) => {
-        const opening = indexedDB.open('sickle')
-        opening.onerror = () => reject(new Error('the workspace does not open'))
-        opening.onsuccess = () => {
-          const tx = opening.result.transaction(['imports', 'columns'])
-          const [imports, columns] = [tx.objectStore('imports').getAllKeys(), tx.objectStore('columns').getAllKeys()]
-          tx.oncomplete = () => {
-            const known = new Set(imports.result)
-            resolve(columns.result.filter((key) => !known.has((key as [string])[0])).length)
-          }
-        }
-      }),
-  )
-}

@@ -1,3 +1,4 @@
+import { joined } from './joined'
 import Papa from 'papaparse'
 import { Problem, stopIfCancelled } from '../problem'
 import type { Encoding } from './decode-text'
@@ -164,14 +165,6 @@ export async function* readBlocks(
     if (atEnd) return
     size = byteBlock + goesOn(left, file, row)
   }
-}
-
-function joined(a: Uint8Array, b: Uint8Array<ArrayBuffer>): Uint8Array<ArrayBuffer> {
-  if (a.length === 0) return b
-  const both = new Uint8Array(a.length + b.length)
-  both.set(a)
-  both.set(b, a.length)
-  return both
 }
 
 /** A byte order mark is no part of the first cell. */

@@ -1,3 +1,4 @@
+import { joined } from '../joined'
 import { Problem, stopIfCancelled } from '../../problem'
 import { limits, type SlicedSource } from '../opened-file'
 
@@ -73,12 +74,4 @@ function textEnd(bytes: Uint8Array, from: number): number {
     if ((at - escapes) % 2 === 0) return at
   }
   return -1
-}
-
-function joined(a: Uint8Array, b: Uint8Array<ArrayBuffer>): Uint8Array<ArrayBuffer> {
-  if (a.length === 0) return b
-  const both = new Uint8Array(a.length + b.length)
-  both.set(a)
-  both.set(b, a.length)
-  return both
 }
