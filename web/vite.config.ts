@@ -12,5 +12,8 @@ export default defineConfig({
   define: { __BUILD__: JSON.stringify(new Date().toISOString()) },
   worker: { format: 'es' },
   build: { outDir: 'dist', emptyOutDir: true, target: 'es2022', chunkSizeWarningLimit: 900 },
-  server: { host: '127.0.0.1', proxy: { '/demo': 'http://127.0.0.1:4173' } },
+  server: {
+    host: '127.0.0.1',
+    proxy: Object.fromEntries(['/demo', '/api'].map((path) => [path, 'http://127.0.0.1:4173'])),
+  },
 })

@@ -14,7 +14,7 @@ import {
   unguardFormula,
   writeCsv,
 } from '.'
-import { numbers, textAt, textColumn } from '../tables'
+import { numbers, textAt, textColumn, textIn } from '../tables'
 
 const now = Date.UTC(2026, 5, 1)
 const file = (content: BlobPart, name = 'a.csv') => new File([content], name)
@@ -73,8 +73,8 @@ test('rows that cannot be taken come back with number and reason, can be correct
   ])
   expect(result.doubts).toEqual([{ row: 5, field: 'units', reason: "'x' is no number" }])
   const again = writeCsv(rejectedAsTable(opened.headings, result.rejected))
-    .replace('2,,9.00', '2,Mended,9.00')
-    .replace('free,2', '5.00,2')
+    .replace('"2","","9.00"', '"2","Mended","9.00"')
+    .replace('"free","2"', '"5.00","2"')
   const back = await openFile(file(again, 'not-taken.csv'))
   expect(shapeOf(back.headings)).toBe(shapeOf(opened.headings))
   const final = { ...proposal.mapping, market: 'Marrowgate' }
@@ -178,13 +178,32 @@ test('a long file is read in pieces, with progress, and can be stopped', async (
 })
 
 test('formulas are disarmed on the way out and whole on the way back', () => {
+  const nasty = fc
+    .tuple(
+      fc.constantFrom('', "'", ' ', '\n', '\r\n', '\t', '\u200e', '\u202e', '\u2066', '\ufeff', '\u00a0', "''\u061c"),
+      fc.constantFrom('=', '+', '-', '@', '＝', '＋', '－', '＠', ''),
+      fc.string(),
+    )
+    .map((parts) => parts.join(''))
   fc.assert(
-    fc.property(fc.string(), (text) => {
-      expect(unguardFormula(guardFormula(text))).toBe(text)
-      expect(guardFormula(text)).not.toMatch(/^[=+\-@\t\r]/)
+    fc.property(nasty, (text) => {
+      const guarded = guardFormula(text)
+      expect(unguardFormula(guarded)).toBe(text)
+      expect(guarded).not.toMatch(/^[\s\p{Cf}\p{Cc}]*[=+\-@＝＋－＠]/u)
+      expect(writeCsv([[text, -5]])).toBe(`"${guarded.replaceAll('"', '""')}",-5`)
     }),
+    { verbose: true },
   )
-  expect(writeCsv([['=HYPERLINK("x")', -5]])).toBe('"\'=HYPERLINK(""x"")",-5')
+  expect(writeCsv([['=HYPERLINK("x")', -5, 'plain', null]])).toBe('"\'=HYPERLINK(""x"")",-5,"plain",')
+})
+
+test.each(['bytes', 'text'])('a disarmed cell comes back as it was, read as %s', async (lane) => {
+  const titles = ['=Herb trough + saucer', '-50 % seed packets', '@home bird bath', "'Tis the season wreath"]
+  const csv = writeCsv([['Item ID', 'Title', 'Price', 'Units sold'], ...titles.map((t, i) => [`N-${i}`, t, 2, 3])])
+  const { byteRows, ...plain } = await openFile(new File([csv], 'own.csv'))
+  const opened = lane === 'bytes' ? { ...plain, byteRows } : plain
+  const { table } = await importRows(opened, { ...proposeMapping(opened, now).mapping, market: 'M', currency: 'EUR' })
+  expect(titles.map((_, row) => textIn(table, 'title', row))).toEqual(titles)
 })
 
 test.each(['bytes', 'text'])('a row without an end is refused with its number, read as %s', async (lane) => {

@@ -8,6 +8,7 @@ import { bareNumber, e4OfPlain, plainNumber } from './number-style'
 import type { Cell } from './opened-file'
 import type { FieldType } from './record-kinds'
 import { tiersFromCell, tiersToText } from './tiers'
+import { unguardFormula } from './write-delimited'
 
 /** A value as read, or why it could not be. `null` with no reason is an honest 'not known'. */
 export type ReadValue = { value: string | number | null; reason?: undefined } | { value: null; reason: string }
@@ -116,15 +117,15 @@ function readLead(text: string): ReadValue {
 /** Printable ASCII but '&', single spaces inside: nothing to do. */
 const isTidy = /^[!-%'-~]+(?: [!-%'-~]+)*$/
 
-/** Text as a person reads it: entities resolved once, control characters and doubled spaces gone. It stays text, whatever it says. */
+/** Text as a person reads it: entities resolved once, control characters and doubled spaces gone, and the apostrophe that disarms a formula. It stays text, whatever it says. */
 function clean(text: string): string {
-  if (text.length <= maxText && isTidy.test(text)) return text
+  if (text.length <= maxText && isTidy.test(text)) return unguardFormula(text)
   const plain = text.includes('&') ? decodeHTML(text) : text
-  return plain
+  const tidied = plain
     .replace(/[\p{Cc}\u200b\ufeff]+/gu, ' ')
     .replace(/\s+/g, ' ')
     .trim()
-    .slice(0, maxText)
+  return unguardFormula(tidied).slice(0, maxText)
 }
 
 function split(text: string, at: RegExp): string[] {

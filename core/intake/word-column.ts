@@ -5,6 +5,8 @@ import type { Field } from './record-kinds'
 import { cellMark } from './split-bytes'
 
 const encoder = new TextEncoder()
+/** such a cell may be disarmed, and is looked at more closely */
+const apostrophe = 0x27
 /** shorter cells may be a way of saying nothing, longer ones are cut or refused */
 const [shortest, longest] = [7, { id: 80, text: 2000 }] as const
 
@@ -52,7 +54,7 @@ export class WordColumn {
       const mark = marks[cell]
       const length = end - start
       if (mark === cellMark.doubled) plain[row] = 0
-      else if (mark === 0 && length > shortest && length <= this.#tidy) values[row] = this.#words.codeOf(view, start, end, hash)
+      else if (mark === 0 && length > shortest && length <= this.#tidy && view.getUint8(start) !== apostrophe) values[row] = this.#words.codeOf(view, start, end, hash)
       else if (length > 0) {
         const at = this.#met.find(view, start, end, hash)
         if (this.#met.stateOf(at) === cellState.known) values[row] = this.#met.valueOf(at)

@@ -32,7 +32,8 @@ export function draftsToJsonLd(drafts: readonly Draft[]): string {
       property('margin', d.margin === null ? '' : String(d.margin)),
     ],
   }))
-  return JSON.stringify({ '@context': 'https://schema.org', '@graph': graph }, null, 2)
+  // Put into a page as it is, a title must not end the script that it stands in.
+  return JSON.stringify({ '@context': 'https://schema.org', '@graph': graph }, null, 2).replaceAll('<', '\\u003c')
 }
 
 function property(name: string, value: string) {

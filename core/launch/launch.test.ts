@@ -54,6 +54,13 @@ test('JSON-LD there and back gives the same drafts', () => {
     ),
   )
 })
+test('JSON-LD holds no raw <, and reads back the same', () => {
+  const [d] = fc.sample(draft, 1) as [Draft]
+  const title = '</script><script>alert(1)</script><!-- & "'
+  const text = draftsToJsonLd([{ ...d, title, tags: ['<b>'] }])
+  expect(text).not.toContain('<')
+  expect(draftsFromJsonLd(text, 'x.jsonld')[0]).toMatchObject({ title, tags: ['<b>'] })
+})
 test('JSON-LD is schema.org Product with an Offer', () => {
   const [d] = fc.sample(draft, 1) as [Draft]
   const graph = JSON.parse(draftsToJsonLd([{ ...d, priceE4: 98_900, currency: 'EUR' }])) as {

@@ -25,6 +25,14 @@ export const lists = {
   offers: 'offers',
 } as const satisfies Record<string, KindName>
 export type ListName = keyof typeof lists
+export const isListName = (path: string): path is ListName => Object.hasOwn(lists, path)
+
+/** Whether a path is one that a source is asked by: nothing that leads up or elsewhere, whatever it is called. */
+export function isContractPath(path: string): boolean {
+  if (path === 'about' || isListName(path)) return true
+  const [, id] = /^items\/([^/\\\p{Cc}]{1,80})$/u.exec(path) ?? []
+  return id !== undefined && !/^\.+$/.test(id)
+}
 
 /** By what two records of a list are known to be the same, so that one which stood on two pages is taken once. */
 export const identities: Record<ListName, readonly string[]> = {

@@ -1,5 +1,14 @@
 export * from './compare-scans'
-export { contract, identities, lists, mostPerPage, narrowedBy, type ListName } from './contract'
+export {
+  contract,
+  identities,
+  isContractPath,
+  isListName,
+  lists,
+  mostPerPage,
+  narrowedBy,
+  type ListName,
+} from './contract'
 export { fetchPages, type Fetched, type FetchPagesOptions } from './fetch-pages'
 export { pageReader, type ReadPage, type SourcePage } from './read-page'
 export { limitLabels, scanFilter, type LimitName } from './scan-filter'

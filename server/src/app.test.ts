@@ -1,6 +1,6 @@
 import { mkdtempSync, writeFileSync } from 'node:fs'
 import type { AddressInfo } from 'node:net'
-import type { Server } from 'node:http'
+import { get, type Server } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { importRows, openFile, openQuestions, proposeMapping } from '@sickle/core/intake'
@@ -75,4 +75,36 @@ test('the configuration is checked and frozen', () => {
   expect(readConfig({})).toEqual({ host: '127.0.0.1', port: 4173 })
   expect(Object.isFrozen(readConfig({ SICKLE_PORT: '0' }))).toBe(true)
   expect(() => readConfig({ SICKLE_PORT: '99999' })).toThrow(/SICKLE_PORT must be a port/)
+})
+
+/** Asked by hand, with headers that fetch would not let be set. */
+function asked(path: string, headers: Record<string, string>): Promise<number | undefined> {
+  return new Promise((resolve, reject) =>
+    get(`${base}${path}`, { headers }, (res) => {
+      res.resume()
+      resolve(res.statusCode)
+    }).on('error', reject),
+  )
+}
+
+test('a foreign name is refused everywhere, its own names are answered', async () => {
+  const { port } = server.address() as AddressInfo
+  const names = ['127.0.0.1', 'localhost', 'LOCALHOST', `127.0.0.1:${port}`, `localhost:${port}`, '[::1]:4173']
+  for (const host of names) expect([host, await asked('/', { host })]).toEqual([host, 200])
+  const foreign = ['evil.test', `evil.test:${port}`, '127.0.0.1.evil.test', 'localhost.evil.test', '127.0.0.2', 'localhost:1:2', 'x@localhost'] // prettier-ignore
+  for (const path of ['/', '/demo/index.json', '/api/sources', '/api/sources/farholt/about'])
+    for (const host of foreign) expect([path, host, await asked(path, { host })]).toEqual([path, host, 421])
+})
+
+test('a page of another site gets nothing of the sources, be it by a picture', async () => {
+  const site = (value: string) => asked('/api/sources/farholt/about', { 'sec-fetch-site': value })
+  expect(await Promise.all(['same-origin', 'none'].map(site))).toEqual([200, 200])
+  expect(await Promise.all(['cross-site', 'same-site', 'else'].map(site))).toEqual([403, 403, 403])
+  expect(await asked('/', { 'sec-fetch-site': 'cross-site' })).toBe(200) // a link to Sickle may stand anywhere
+})
+
+test('what Sickle never needs is forbidden to its page', async () => {
+  const { headers } = await fetch(`${base}/`)
+  expect(headers.get('permissions-policy')).toMatch(/camera=\(\).*geolocation=\(\).*microphone=\(\).*usb=\(\)/)
+  expect(headers.get('content-security-policy')).toContain("require-trusted-types-for 'script'")
 })

@@ -3,6 +3,7 @@ import helmet from 'helmet'
 import { picture } from '@sickle/standins'
 import { connector, type ConnectorDeps } from './connector'
 import type { ServedFile } from './demo-bytes'
+import { ownNameOnly, ownPagesOnly } from './own-site'
 
 export interface AppDeps {
   /** folder of the built application; null serves the demo alone (development) */
@@ -15,6 +16,7 @@ export interface AppDeps {
 export function createApp({ webRoot, demo, sources }: AppDeps): Express {
   const app = express()
   app.disable('x-powered-by')
+  app.use(ownNameOnly)
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -32,12 +34,19 @@ export function createApp({ webRoot, demo, sources }: AppDeps): Express {
           baseUri: ["'none'"],
           formAction: ["'none'"],
           frameAncestors: ["'none'"],
+          // Text never becomes script or markup but by these: Vue's own templates, and the addresses of Sickle's workers.
+          requireTrustedTypesFor: ["'script'"],
+          trustedTypes: ['vue', 'sickle'],
         },
       },
       strictTransportSecurity: false,
       referrerPolicy: { policy: 'no-referrer' },
     }),
   )
+  app.use((_, res, next) => {
+    res.set('Permissions-Policy', permissions)
+    next()
+  })
   app.get('/demo/index.json', (_, res) => {
     const files = demo.files.map(({ name, label, answers, bytes }) => ({ name, label, answers, size: bytes.length }))
     res.json({ files, rules: demo.rules })
@@ -54,7 +63,7 @@ export function createApp({ webRoot, demo, sources }: AppDeps): Express {
     res.set('Cache-Control', 'public, max-age=86400').type('image/svg+xml').send(svg)
   })
   app.use('/demo', (_, res) => void res.status(404).type('text/plain').send('There is no such demo file.'))
-  app.use('/api', connector(sources))
+  app.use('/api', ownPagesOnly, connector(sources))
   if (webRoot !== null) {
     app.use(express.static(webRoot, { index: 'index.html', maxAge: '1h', setHeaders: noStoreForPages }))
     app.get('/{*path}', (_, res) => res.sendFile('index.html', { root: webRoot, cacheControl: false }))
@@ -62,6 +71,25 @@ export function createApp({ webRoot, demo, sources }: AppDeps): Express {
   app.use(onError)
   return app
 }
+
+/** What Sickle never asks a browser for. Copying to the clipboard is its own. */
+const permissions = [
+  ...[
+    'accelerometer',
+    'camera',
+    'display-capture',
+    'geolocation',
+    'gyroscope',
+    'hid',
+    'magnetometer',
+    'microphone',
+    'midi',
+  ],
+  ...['payment', 'publickey-credentials-get', 'screen-wake-lock', 'serial', 'usb', 'xr-spatial-tracking'],
+]
+  .map((feature) => `${feature}=()`)
+  .concat('clipboard-write=(self)')
+  .join(', ')
 
 function noStoreForPages(res: { setHeader(name: string, value: string): void }, path: string): void {
   if (path.endsWith('.html')) res.setHeader('Cache-Control', 'no-cache')

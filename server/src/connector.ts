@@ -1,5 +1,5 @@
 import express, { Router, type Response } from 'express'
-import { contract, lists, narrowedBy } from '@sickle/core/scan'
+import { contract, isContractPath, narrowedBy } from '@sickle/core/scan'
 import type { SourceConfig } from './sources-config'
 import { StandinSource, type StandinDeps } from './standin-source'
 
@@ -25,7 +25,7 @@ export function connector({ sources, fetch: get, ...deps }: ConnectorDeps): Rout
     const standin = standins.get(req.params.id ?? '')
     if (!standin) return void res.status(404).json({ reason: 'there is no such stand-in' })
     try {
-      standin.turn(req.body as Record<string, unknown>)
+      standin.turn(req.body)
       res.json(standin.knobs)
     } catch (error) {
       res.status(400).json({ reason: error instanceof RangeError ? error.message : 'the knobs cannot be read' })
@@ -34,7 +34,8 @@ export function connector({ sources, fetch: get, ...deps }: ConnectorDeps): Rout
   router.get('/sources/:id/{*path}', async (req, res) => {
     const path = ([] as string[]).concat(req.params.path ?? []).join('/')
     const source = sources.find((s) => s.id === req.params.id)
-    if (!source || !isOfContract(path)) return void res.status(404).json({ reason: 'there is no such source or list' })
+    if (!source || !isContractPath(path))
+      return void res.status(404).json({ reason: 'there is no such source or list' })
     const query = Object.fromEntries(
       known.flatMap((name) => (typeof req.query[name] === 'string' ? [[name, req.query[name]]] : [])),
     )
@@ -43,10 +44,6 @@ export function connector({ sources, fetch: get, ...deps }: ConnectorDeps): Rout
   })
   router.use((_, res) => void res.status(404).json({ reason: 'there is nothing here' }))
   return router
-}
-
-function isOfContract(path: string): boolean {
-  return path === 'about' || path in lists || /^items\/[^/]{1,80}$/.test(path)
 }
 
 async function forward(

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { usualKnobs, type StandinKnobs } from './standin-source'
+import { checked, listOf, record, text } from '@sickle/core/schema'
+import { knobsSchema, usualKnobs, type StandinKnobs } from './knobs'
 
 /** A source that the server may ask: a real service by its base address, or the stand-in that ships with Sickle. */
 export type SourceConfig =
@@ -7,6 +8,34 @@ export type SourceConfig =
   | { id: string; name: string; standin: Partial<StandinKnobs> }
 
 const shipped: SourceConfig[] = [{ id: 'farholt', name: 'Farholt (stand-in)', standin: usualKnobs }]
+
+/** A source as the configuration writes it. */
+interface Entry {
+  id: string
+  name: string
+  base?: string
+  tokenEnv?: string
+  standin?: Partial<StandinKnobs>
+}
+
+const isAddress = (v: string | undefined) => v === undefined || (URL.canParse(v) && isPlainAddress(new URL(v)))
+const isPlainAddress = ({ protocol, username, password, search, hash }: URL) =>
+  /^https?:$/.test(protocol) && username + password + search + hash === ''
+
+const entrySchema = record({
+  id: text(40).matches(/^[a-z0-9-]+$/, 'must be lower-case letters, digits and hyphens'),
+  name: text(80),
+  base: text(500)
+    .optional()
+    .test('address', 'must be an http or https address, without name, password or question', isAddress),
+  tokenEnv: text(80).optional().matches(/^\w+$/, 'must name a variable'),
+  standin: knobsSchema.optional().default(undefined),
+}).test('one-of-both', 'must have a base, or be a standin', (v) => {
+  const { base, standin } = v as Partial<Entry>
+  return (base === undefined) !== (standin === undefined)
+})
+
+const sourcesSchema = listOf(entrySchema, 100)
 
 /**
  * Reads the configuration of sources: a JSON file named by SICKLE_SOURCES, `[{ "id", "name", "base", "tokenEnv" }]`. A token is
@@ -23,20 +52,15 @@ export function readSources(env: Record<string, string | undefined>): readonly S
   } catch (cause) {
     throw new Error(`SICKLE_SOURCES: ${path} cannot be read as JSON`, { cause })
   }
-  if (!Array.isArray(json)) throw new Error(`SICKLE_SOURCES: ${path} must hold a list of sources`)
-  return Object.freeze(json.map((entry, at) => sourceOf(entry, at, env)))
+  const wrong = (reason: string) => new Error(`SICKLE_SOURCES: ${path}: ${reason}`)
+  const entries = checked<Entry[]>(sourcesSchema, json, wrong)
+  const twice = entries.find((e, at) => entries.findIndex((o) => o.id === e.id) !== at)
+  if (twice) throw wrong(`two sources have the id ${twice.id}`)
+  return Object.freeze(entries.map((entry) => sourceOf(entry, env, wrong)))
 }
 
-function sourceOf(entry: unknown, at: number, env: Record<string, string | undefined>): SourceConfig {
-  const { id, name, base, tokenEnv, standin } = (entry ?? {}) as Record<string, unknown>
-  const wrong = (what: string) => new Error(`SICKLE_SOURCES: source ${at + 1}: ${what}`)
-  if (typeof id !== 'string' || !/^[a-z0-9-]{1,40}$/.test(id))
-    throw wrong('id must be lower-case letters, digits and hyphens')
-  if (typeof name !== 'string' || name === '') throw wrong('name is missing')
-  if (standin !== undefined) return { id, name, standin: standin as Partial<StandinKnobs> }
-  if (typeof base !== 'string' || !URL.canParse(base) || !/^https?:$/.test(new URL(base).protocol))
-    throw wrong('base must be an http or https address')
-  if (tokenEnv !== undefined && typeof tokenEnv !== 'string') throw wrong('tokenEnv must name a variable')
-  if (tokenEnv !== undefined && !env[tokenEnv]) throw wrong(`the variable ${tokenEnv} is not set`)
+function sourceOf({ id, name, base, tokenEnv, standin }: Entry, env: Record<string, string | undefined>, wrong: (reason: string) => Error): SourceConfig {
+  if (base === undefined) return { id, name, standin: standin ?? {} }
+  if (tokenEnv !== undefined && !env[tokenEnv]) throw wrong(`the variable ${tokenEnv} of source ${id} is not set`)
   return { id, name, base: base.replace(/\/$/, ''), token: tokenEnv === undefined ? null : (env[tokenEnv] ?? null) }
-}
+} // prettier-ignore

@@ -1,37 +1,7 @@
 import type { Request, Response } from 'express'
 import { FarLists, FarMarket, type FarListing, type FarListName } from '@sickle/standins'
-import { lists, mostPerPage, type ListName } from '@sickle/core/scan'
-
-/** How the stand-in behaves; all of it can be changed while it runs. */
-export interface StandinKnobs {
-  /** listings, up to 1,000,000 */
-  size: number
-  stores: number
-  latencyMs: number
-  /** requests a second; more are answered 429 */
-  perSecond: number
-  /** share of requests that go wrong: an error, a wait, half an answer or none */
-  faultShare: number
-  /** how often the market has moved on */
-  round: number
-}
-
-export const usualKnobs: StandinKnobs = {
-  size: 60_000,
-  stores: 40,
-  latencyMs: 30,
-  perSecond: 60,
-  faultShare: 0,
-  round: 0,
-}
-const bounds: Record<keyof StandinKnobs, [number, number]> = {
-  size: [1, 1_000_000],
-  stores: [1, 600],
-  latencyMs: [0, 60_000],
-  perSecond: [1, 100_000],
-  faultShare: [0, 1],
-  round: [0, 1000],
-}
+import { isListName, lists, mostPerPage, type ListName } from '@sickle/core/scan'
+import { readKnobs, usualKnobs, type StandinKnobs } from './knobs'
 
 export interface StandinDeps {
   now: () => number
@@ -58,13 +28,8 @@ export class StandinSource {
   }
 
   /** @throws RangeError naming the knob that is out of bounds */
-  turn(some: Record<string, unknown>): void {
-    for (const [name, value] of Object.entries(some)) {
-      const [low, high] = bounds[name as keyof StandinKnobs] ?? [1, 0]
-      if (typeof value !== 'number' || !(value >= low && value <= high))
-        throw new RangeError(`${name} must be a number from ${low} to ${high}`)
-    }
-    this.#knobs = { ...this.#knobs, ...some }
+  turn(some: unknown): void {
+    this.#knobs = { ...this.#knobs, ...readKnobs(some) }
   }
 
   /** Answers one call of the contract. */
@@ -74,7 +39,7 @@ export class StandinSource {
     if (path !== 'about' && this.#deps.random() < this.#knobs.faultShare) return this.#goWrong(req, res)
     if (path === 'about') return void res.json(this.#about())
     if (path.startsWith('items/')) return this.#item(decodeURIComponent(path.slice(6)), res)
-    if (path in lists) return this.#list(path as ListName, query, res)
+    if (isListName(path)) return this.#list(path, query, res)
     res.status(404).json({ reason: 'there is no such list' })
   }
 

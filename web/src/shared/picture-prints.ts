@@ -1,4 +1,5 @@
 import { picturePrint, printSide, type PicturePrint } from '@sickle/core/goods'
+import { isOwnPicture } from './own-picture'
 
 const known = new Map<string, Promise<PicturePrint | null>>()
 
@@ -10,6 +11,7 @@ export function printOf(address: string): Promise<PicturePrint | null> {
 }
 
 async function read(address: string): Promise<PicturePrint | null> {
+  if (!isOwnPicture(address)) return null
   try {
     const image = new Image(printSide, printSide)
     image.src = address
@@ -23,6 +25,6 @@ async function read(address: string): Promise<PicturePrint | null> {
     context.drawImage(image, 0, 0, printSide, printSide)
     return picturePrint(context.getImageData(0, 0, printSide, printSide).data)
   } catch {
-    return null // not there, or another site's that may not be read
+    return null // not there
   }
 }

@@ -1,13 +1,15 @@
 import { Problem, stopIfCancelled } from '@sickle/core/problem'
 import { roomBuffers, type BlockForm, type BlockStep, type Room } from '@sickle/core/intake'
 import type { FromBlocks, ToBlocks } from './blocks.worker'
+import blocksAddress from './blocks.worker?worker&url'
+import { ownWorker } from './own-worker'
 
 /** How many blocks may wait to be taken: enough that neither side stands still. */
 const ahead = 4
 
 /** A file's blocks, read and split in a thread of their own. */
 export async function* remoteBlocks(file: File, form: BlockForm, signal?: AbortSignal): AsyncGenerator<BlockStep> {
-  const worker = new Worker(new URL('./blocks.worker.ts', import.meta.url), { type: 'module' })
+  const worker = ownWorker(blocksAddress)
   const waiting: FromBlocks[] = []
   let wake = () => {}
   worker.addEventListener('message', ({ data }: MessageEvent<FromBlocks>) => {

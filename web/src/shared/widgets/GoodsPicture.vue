@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { isOwnPicture } from '@/shared/own-picture'
 
 /** A picture that Sickle's own server has, else a quiet tile with the first letter: pictures elsewhere are not fetched. */
 const { src, title, size = 38 } = defineProps<{ src: string | null; title: string; size?: number }>()
@@ -8,7 +9,7 @@ watch(
   () => src,
   () => (failed.value = false),
 )
-const own = computed(() => (src?.startsWith('/demo/pictures/') && !failed.value ? src : null))
+const own = computed(() => (isOwnPicture(src) && !failed.value ? src : null))
 const tones = ['#cfe0d8', '#e8dab8', '#d3dde8', '#e8cfc4', '#dde4c2', '#dccfe2']
 const tone = computed(() => tones[[...title].reduce((sum, c) => sum + c.charCodeAt(0), 0) % tones.length])
 </script>

@@ -1,0 +1,46 @@
+import { ValidationError, type Schema } from 'yup'
+
+/** What a value fails by: where it stands in the document ('' for the whole), and what is wanted there. */
+export interface Fault {
+  where: string
+  what: string
+}
+
+/**
+ * The first fault of a value by a schema; null where it has none. Nothing is cast: a text that looks like a number is no number.
+ *
+ * @example firstFault(object({ rate: ratio() }), { rate: -1 }) // { where: 'rate', what: 'must be from 0 to 100 %' }
+ */
+export function firstFault(schema: Schema, value: unknown): Fault | null {
+  try {
+    schema.validateSync(value, { strict: true, abortEarly: true })
+    return null
+  } catch (thrown) {
+    if (!(thrown instanceof ValidationError)) throw thrown
+    return { where: inWords(thrown.path ?? ''), what: thrown.message }
+  }
+}
+
+/**
+ * The value, known to be what the schema says.
+ *
+ * @param refuse makes the error from the fault in one phrase, such as "percent of line 2 must be from 0 to 100 %"
+ */
+export function checked<T>(schema: Schema, value: unknown, refuse: (reason: string) => Error): T {
+  const fault = firstFault(schema, value)
+  if (fault) throw refuse(`${fault.where || 'it'} ${fault.what}`)
+  return value as T
+}
+
+/** 'lines[1].percent' → 'percent of line 2' */
+function inWords(path: string): string {
+  const words: string[] = []
+  for (const [, quoted, at, name] of path.matchAll(/\["([^"]*)"\]|\[(\d+)\]|([^.[\]"]+)/g)) {
+    const list = words.at(-1)
+    if (at !== undefined && list !== undefined) words[words.length - 1] = `${singular(list)} ${Number(at) + 1}`
+    else words.push(at === undefined ? (quoted ?? name ?? '') : `entry ${Number(at) + 1}`)
+  }
+  return words.reverse().join(' of ')
+}
+
+const singular = (list: string) => list.replace(/ves$/, 'f').replace(/s$/, '')

@@ -1,0 +1,2 @@
+export * from './checked'
+export * from './parts'

@@ -1,0 +1,41 @@
+import { openDatabase, type Database } from '@/storage/database'
+import { Channel } from '@/workers/channel'
+import type { EngineMethods } from '@/workers/engine.worker'
+import engineAddress from '@/workers/engine.worker?worker&url'
+import type { IntakeMethods } from '@/workers/intake.worker'
+import intakeAddress from '@/workers/intake.worker?worker&url'
+import { ownWorker } from '@/workers/own-worker'
+import type { ScanMethods } from '@/workers/scan.worker'
+import scanAddress from '@/workers/scan.worker?worker&url'
+import type { Services } from './services'
+
+export function createServices(): Services {
+  let database: Promise<Database> | null = null
+  return {
+    database: () => (database ??= openDatabase('sickle', () => location.reload())),
+    engine: channelTo<EngineMethods>(ownWorker(engineAddress)),
+    intake: channelTo<IntakeMethods>(newIntake(), newIntake),
+    opener: channelTo<IntakeMethods>(newIntake(), newIntake),
+    scan: channelTo<ScanMethods>(ownWorker(scanAddress)),
+    turnTools: { locks: navigator.locks, channel: new BroadcastChannel('sickle') },
+    now: () => Date.now(),
+    newId: () => crypto.randomUUID(),
+  }
+}
+
+function newIntake(): Worker {
+  return ownWorker(intakeAddress)
+}
+
+function channelTo<M extends EngineMethods | IntakeMethods | ScanMethods>(
+  worker: Worker,
+  renew: (() => Worker) | null = null,
+): Channel<M> {
+  const watched = (each: Worker) => {
+    each.addEventListener('error', (event) => channel.fail(event.message || 'a worker stopped'))
+    return each
+  }
+  const channel: Channel<M> = new Channel<M>(worker, renew && (() => watched(renew())))
+  watched(worker)
+  return channel
+}
