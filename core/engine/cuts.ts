@@ -1,7 +1,7 @@
 import { Problem } from '../problem'
-import { facets } from './facets'
-import { measures } from './measures'
-import { emptyQuery, type FacetChoices, type Query } from './query'
+import { checked } from '../schema'
+import { cutSchema, queryNow } from './cut-schema'
+import { emptyQuery, type Query } from './query'
 
 /** A kept set of limits and an order. */
 export interface Cut {
@@ -75,34 +75,16 @@ export const shippedCuts: readonly Cut[] = [
   },
 ]
 
-/** Checks a Cut that comes from a file. @throws Problem 'cut-invalid' */
+/** A Cut from a file. @throws Problem 'cut-invalid' naming what is wrong, and where */
 export function readCut(json: unknown): Cut {
-  const o = json as { name?: unknown; query?: Partial<Query> } | null
-  const q = o?.query
-  if (typeof o?.name !== 'string' || o.name.trim() === '' || typeof q !== 'object' || q === null)
-    throw bad('it has no name or no limits')
-  const texts = (list: unknown) => (Array.isArray(list) ? list.filter((v): v is string => typeof v === 'string') : [])
-  const limits: Query['limits'] = {}
-  for (const [name, span] of Object.entries(q.limits ?? {})) {
-    if (!measures.some((m) => m.name === name)) throw bad(`there is no measure ${name}`)
-    const ends = (Array.isArray(span) ? span : []) as unknown[]
-    const fine = ends.length === 2 && ends.every((e) => e === null || (typeof e === 'number' && Number.isFinite(e)))
-    if (!fine) throw bad(`the limit of ${name} is not two numbers`)
-    limits[name] = [ends[0] as number | null, ends[1] as number | null]
-  }
-  const by = measures.find((m) => m.name === q.sort?.by)?.name ?? 'worth'
-  return {
-    name: o.name.slice(0, 80),
-    ships: false,
-    query: {
-      words: typeof q.words === 'string' ? q.words : '',
-      limits,
-      ...(Object.fromEntries(facets.map((f) => [f, texts(q[f])])) as FacetChoices),
-      stores: texts(q.stores),
-      phrase: typeof q.phrase === 'string' ? q.phrase : '',
-      sort: { by, descending: q.sort?.descending !== false },
-    },
-  }
+  if (typeof json !== 'object' || json === null || Array.isArray(json)) throw bad('it is no Cut')
+  const { name, query } = json as { name?: unknown; query?: unknown }
+  return checkCut({ name, query: queryNow(query), ships: false })
+}
+
+/** A Cut as the seller makes it. @throws Problem 'cut-invalid' */
+export function checkCut(cut: unknown): Cut {
+  return checked(cutSchema, cut, bad)
 }
 
 function bad(reason: string): Problem {

@@ -171,9 +171,11 @@ test('bins: every known value has one, the ends take what lies beyond', () => {
 
 test('Cuts survive their file; a damaged one is refused with the reason', () => {
   for (const cut of shippedCuts) expect(readCut(JSON.parse(JSON.stringify(cut)))).toEqual({ ...cut, ships: false })
-  expect(() => readCut({ name: 'x', query: { limits: { luck: [0, 1] } } })).toThrow('there is no measure luck')
+  expect(() => readCut({ name: 'x', query: { limits: { luck: [0, 1] } } })).toThrow(
+    'limits of query has no measure luck',
+  )
   expect(() => readCut({ name: 'x', query: { limits: { price: ['1', 2] } } })).toThrow(
-    'the limit of price is not two numbers',
+    'price of limits of query must be two numbers',
   )
   expect(() => readCut(null)).toThrow(expect.objectContaining({ code: 'cut-invalid' }))
 })

@@ -11,6 +11,8 @@ export interface Draft {
   gtin: string
   picture: string
   priceE4: number
+  /** who says the price: the price rule, which follows costs and rivals, or the seller */
+  priceBy: 'rule' | 'hand'
   currency: string
   quantity: number
   handlingDays: number

@@ -1,8 +1,10 @@
 import Papa from 'papaparse'
 import { e4OfPlain, unguardFormula, writeCsv } from '../intake'
-import { isCurrencyCode, plainAmount } from '../money'
+import { plainAmount } from '../money'
 import { Problem } from '../problem'
+import { checked } from '../schema'
 import type { Draft } from './draft'
+import { draftSchema } from './draft-schema'
 
 export const draftColumns = [
   'id',
@@ -15,6 +17,7 @@ export const draftColumns = [
   'gtin',
   'picture',
   'price',
+  'price by',
   'currency',
   'quantity',
   'handling days',
@@ -27,7 +30,7 @@ export const draftColumns = [
 export function draftsToCsv(drafts: readonly Draft[]): string {
   const rows = drafts.map((d) => [
     d.id, d.item, d.market, d.title, d.description, d.tags.join('|'), d.category, d.gtin, d.picture,
-    plainAmount(d.priceE4, d.currency), d.currency, d.quantity, d.handlingDays,
+    plainAmount(d.priceE4, d.currency), d.priceBy, d.currency, d.quantity, d.handlingDays,
     d.profitE4 === null ? '' : Number(plainAmount(d.profitE4, d.profitCurrency)), d.profitCurrency, d.margin ?? '',
   ]) // prettier-ignore
   return writeCsv([[...draftColumns], ...rows])
@@ -37,7 +40,7 @@ export function draftsToCsv(drafts: readonly Draft[]): string {
 export function draftsFromCsv(text: string, file: string): Draft[] {
   const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), { skipEmptyLines: true })
   const heading = data[0]?.map((h) => h.trim().toLowerCase()) ?? []
-  const missing = draftColumns.filter((c) => !heading.includes(c))
+  const missing = draftColumns.filter((c) => c !== 'price by' && !heading.includes(c))
   if (missing.length > 0) throw new Problem('drafts-invalid', { file, reason: `no column ${missing.join(', ')}` })
   return data.slice(1).map((cells, i) => {
     const cell = (name: (typeof draftColumns)[number]) => unguardFormula(cells[heading.indexOf(name)] ?? '')
@@ -45,42 +48,42 @@ export function draftsFromCsv(text: string, file: string): Draft[] {
   })
 }
 
-/** Builds a draft from texts, checking each. */
+/** Builds a draft from texts, checking each. Without a word about it, a price counts as set by hand. */
 export function readDraft(cell: (name: (typeof draftColumns)[number]) => string, where: string, file: string): Draft {
   const wrong = (what: string) => new Problem('drafts-invalid', { file, reason: `${what} in ${where}` })
-  const currency = cell('currency')
-  if (!isCurrencyCode(currency)) throw wrong(`'${currency}' is no currency`)
-  const priceE4 = e4OfPlain(cell('price'))
-  if (priceE4 === null || priceE4 <= 0) throw wrong(`'${cell('price')}' is no price`)
-  const profit = cell('expected profit')
-  const profitE4 = profit === '' ? null : e4OfPlain(profit)
-  if (profit !== '' && profitE4 === null) throw wrong(`'${profit}' is no amount`)
-  const whole = (name: 'quantity' | 'handling days') => {
-    const n = Number(cell(name))
-    if (!Number.isInteger(n) || n < 0) throw wrong(`'${cell(name)}' is no whole number`)
+  const amount = (name: 'price' | 'expected profit') => {
+    const e4 = e4OfPlain(cell(name))
+    if (e4 === null) throw wrong(`'${cell(name)}' is no ${name === 'price' ? 'price' : 'amount'}`)
+    return e4
+  }
+  const number = (name: 'quantity' | 'handling days' | 'margin') => {
+    const n = cell(name).trim() === '' ? NaN : Number(cell(name))
+    if (!Number.isFinite(n)) throw wrong(`'${cell(name)}' is no number`)
     return n
   }
-  const margin = cell('margin') === '' ? null : Number(cell('margin'))
-  if (margin !== null && !Number.isFinite(margin)) throw wrong(`'${cell('margin')}' is no number`)
-  if (cell('id') === '') throw wrong('no id')
-  return {
-    id: cell('id'),
-    item: cell('item'),
-    market: cell('market'),
-    title: cell('title'),
-    description: cell('description'),
-    tags: cell('tags')
-      .split('|')
-      .filter((t) => t !== ''),
-    category: cell('category'),
-    gtin: cell('gtin'),
-    picture: cell('picture'),
-    priceE4,
-    currency,
-    quantity: whole('quantity'),
-    handlingDays: whole('handling days'),
-    profitE4,
-    profitCurrency: cell('profit currency'),
-    margin,
-  }
+  return checked<Draft>(
+    draftSchema,
+    {
+      id: cell('id'),
+      item: cell('item'),
+      market: cell('market'),
+      title: cell('title'),
+      description: cell('description'),
+      tags: cell('tags')
+        .split('|')
+        .filter((t) => t.trim() !== ''),
+      category: cell('category'),
+      gtin: cell('gtin'),
+      picture: cell('picture'),
+      priceE4: amount('price'),
+      priceBy: cell('price by') || 'hand',
+      currency: cell('currency'),
+      quantity: number('quantity'),
+      handlingDays: number('handling days'),
+      profitE4: cell('expected profit') === '' ? null : amount('expected profit'),
+      profitCurrency: cell('profit currency'),
+      margin: cell('margin') === '' ? null : number('margin'),
+    },
+    wrong,
+  )
 }

@@ -27,6 +27,7 @@ export function draftsToJsonLd(drafts: readonly Draft[]): string {
     additionalProperty: [
       property('market', d.market),
       property('item', d.item),
+      property('price by', d.priceBy),
       property('expected profit', d.profitE4 === null ? '' : plainAmount(d.profitE4, d.profitCurrency)),
       property('profit currency', d.profitCurrency),
       property('margin', d.margin === null ? '' : String(d.margin)),
@@ -70,6 +71,7 @@ export function draftsFromJsonLd(text: string, file: string): Draft[] {
       gtin: product.gtin === undefined ? '' : asText(product.gtin).padStart(14, '0'),
       picture: asText(product.image),
       price: asText(offer.price),
+      'price by': more.get('price by') ?? '',
       currency: asText(offer.priceCurrency),
       quantity: asText(record(offer.inventoryLevel).value),
       'handling days': asText(record(offer.deliveryLeadTime).value),

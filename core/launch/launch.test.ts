@@ -20,7 +20,7 @@ const draft: fc.Arbitrary<Draft> = fc.record({
   market: text,
   title: text,
   description: text,
-  tags: fc.uniqueArray(fc.stringMatching(/^[a-z =-]{1,12}$/), { maxLength: 13 }),
+  tags: fc.uniqueArray(fc.stringMatching(/^[a-z =-]{0,11}[a-z]$/), { maxLength: 13 }),
   category: text,
   gtin: fc.oneof(
     fc.constant(''),
@@ -28,6 +28,7 @@ const draft: fc.Arbitrary<Draft> = fc.record({
   ),
   picture: text,
   priceE4: fc.integer({ min: 1, max: 1e9 }).map((c) => c * 100),
+  priceBy: fc.constantFrom('rule', 'hand'),
   currency: fc.constantFrom('EUR', 'GBP', 'USD'),
   quantity: fc.integer({ min: 1, max: 999 }),
   handlingDays: fc.integer({ min: 0, max: 30 }),
@@ -80,7 +81,7 @@ test('a file that is not one of drafts is refused with row and reason', () => {
   ;(rows[2] as string[])[9] = 'free'
   expect(() => draftsFromCsv(Papa.unparse(rows), 'x.csv')).toThrow("'free' is no price in row 3")
   expect(() => draftsFromJsonLd('{', 'x')).toThrow('it is no JSON')
-  expect(() => draftsFromJsonLd('{"@graph":[{"sku":"1","offers":{}}]}', 'x')).toThrow("'' is no currency in product 1")
+  expect(() => draftsFromJsonLd('{"@graph":[{"sku":"1","offers":{}}]}', 'x')).toThrow("'' is no price in product 1")
 })
 
 const listings = [

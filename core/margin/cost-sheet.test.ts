@@ -262,6 +262,6 @@ test('a fee schedule survives its file, and a broken one is refused by line', ()
   expect(scheduleFromJson(JSON.parse(JSON.stringify(scheduleToJson(schedule))))).toEqual(schedule)
   const broken = scheduleToJson(schedule) as { lines: { percent: unknown }[] }
   broken.lines[0]!.percent = 'ten'
-  expect(() => scheduleFromJson(broken)).toThrow('percent of line 1 is not a percentage from 0 to 100')
+  expect(() => scheduleFromJson(broken)).toThrow('percentage of line 1 must be a number')
   expect(() => scheduleFromJson({ format: 'other' })).toThrow(expect.objectContaining({ code: 'schedule-invalid' }))
 })

@@ -1,7 +1,9 @@
 import { e4OfPlain } from '../intake'
-import { isCurrencyCode, plainAmount } from '../money'
+import { plainAmount } from '../money'
 import { Problem } from '../problem'
+import { checked } from '../schema'
 import type { FeeLine } from './fee-line'
+import { feeScheduleSchema } from './fee-schema'
 
 /** The fees of one market, as the user owns them. */
 export interface FeeSchedule {
@@ -32,44 +34,39 @@ export function scheduleToJson(schedule: FeeSchedule): unknown {
   }
 }
 
-/** @throws Problem 'schedule-invalid' naming what is wrong */
+/** A schedule from a file. @throws Problem 'schedule-invalid' naming what is wrong, and where */
 export function scheduleFromJson(json: unknown): FeeSchedule {
-  const o = asRecord(json, 'the file')
-  if (o.format !== 'sickle-fees') throw wrong('it is no fee schedule (format is not sickle-fees)')
-  const market = asText(o.market, 'market')
-  const currency = asText(o.currency, 'currency')
-  if (!isCurrencyCode(currency)) throw wrong(`currency ${currency} does not exist`)
-  if (!Array.isArray(o.lines)) throw wrong('lines is not a list')
+  const { format, version: _, lines, ...head } = partsOf(json)
+  if (format !== 'sickle-fees') throw wrong('it is no fee schedule (format is not sickle-fees)')
+  return checked(feeScheduleSchema, { ...head, lines: each(lines, lineFrom) }, wrong)
+}
+
+/** A line in the words of the code. What is not as it should be goes on as it is, for the schema to refuse. */
+function lineFrom(line: unknown): unknown {
+  if (!isParts(line)) return line
+  const { percent, fixed = '0', min = null, max = null, steps = [], ...rest } = line
   return {
-    market,
-    currency,
-    validFrom: asText(o.validFrom, 'validFrom'),
-    lines: o.lines.map((l, i) => lineFrom(l, i + 1)),
+    withTax: false,
+    ...rest,
+    ratio: ratioFrom(percent),
+    fixedE4: e4From(fixed ?? '0'),
+    minE4: e4From(min),
+    maxE4: e4From(max),
+    steps: each(steps, (step) => {
+      if (!isParts(step)) return step
+      const { from, percent, ...more } = step
+      return { ...more, fromE4: e4From(from), ratio: ratioFrom(percent) }
+    }),
   }
 }
 
-function lineFrom(json: unknown, n: number): FeeLine {
-  const o = asRecord(json, `line ${n}`)
-  const at = (name: string) => `${name} of line ${n}`
-  const steps = Array.isArray(o.steps) ? o.steps : []
-  return {
-    id: asText(o.id, at('id')),
-    label: asText(o.label, at('label')),
-    kind: oneOf(o.kind, ['market', 'payment', 'listing'], at('kind')),
-    base: oneOf(o.base, ['price', 'price and postage'], at('base')),
-    withTax: o.withTax === true,
-    ratio: asRatio(o.percent, at('percent')),
-    fixedE4: asMoney(o.fixed, at('fixed')) ?? 0,
-    minE4: asMoney(o.min, at('min')),
-    maxE4: asMoney(o.max, at('max')),
-    steps: steps.map((s) => {
-      const step = asRecord(s, at('steps'))
-      return { fromE4: asMoney(step.from, at('steps')) ?? 0, ratio: asRatio(step.percent, at('steps')) }
-    }),
-    stepsApply: oneOf(o.stepsApply, ['marginal', 'whole'], at('stepsApply')),
-    per: oneOf(o.per, ['order', 'item', 'listing', 'month'], at('per')),
-  }
-}
+const isParts = (json: unknown): json is Record<string, unknown> =>
+  typeof json === 'object' && json !== null && !Array.isArray(json)
+const partsOf = (json: unknown) => (isParts(json) ? json : {})
+const each = (list: unknown, read: (one: unknown) => unknown): unknown => (Array.isArray(list) ? list.map(read) : list)
+const ratioFrom = (percent: unknown): unknown => (typeof percent === 'number' ? percent / 100 : percent)
+const e4From = (amount: unknown): unknown =>
+  typeof amount === 'string' ? (e4OfPlain(amount) ?? amount) : (amount ?? null)
 
 function percent(ratio: number): number {
   return Math.round(ratio * 1e8) / 1e6
@@ -77,33 +74,4 @@ function percent(ratio: number): number {
 
 function wrong(reason: string): Problem {
   return new Problem('schedule-invalid', { reason })
-}
-
-function asRecord(json: unknown, what: string): Record<string, unknown> {
-  if (typeof json !== 'object' || json === null || Array.isArray(json)) throw wrong(`${what} is not an object`)
-  return json as Record<string, unknown>
-}
-
-function asText(value: unknown, what: string): string {
-  if (typeof value !== 'string' || value.trim() === '' || value.length > 200) throw wrong(`${what} is not a text`)
-  return value
-}
-
-function asRatio(value: unknown, what: string): number {
-  if (typeof value !== 'number' || !(value >= 0 && value <= 100))
-    throw wrong(`${what} is not a percentage from 0 to 100`)
-  return value / 100
-}
-
-function asMoney(value: unknown, what: string): number | null {
-  if (value === null || value === undefined) return null
-  const e4 = typeof value === 'string' ? e4OfPlain(value) : null
-  if (e4 === null || e4 < 0) throw wrong(`${what} is not an amount like "0.30"`)
-  return e4
-}
-
-function oneOf<T extends string>(value: unknown, options: readonly T[], what: string): T {
-  const found = options.find((o) => o === value)
-  if (found === undefined) throw wrong(`${what} is not one of ${options.join(', ')}`)
-  return found
 }

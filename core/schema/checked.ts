@@ -6,19 +6,25 @@ export interface Fault {
   what: string
 }
 
-/**
- * The first fault of a value by a schema; null where it has none. Nothing is cast: a text that looks like a number is no number.
- *
- * @example firstFault(object({ rate: ratio() }), { rate: -1 }) // { where: 'rate', what: 'must be from 0 to 100 %' }
- */
-export function firstFault(schema: Schema, value: unknown): Fault | null {
+/** The first fault of a value by a schema, by its path; null where it has none. Nothing is cast: a text that looks like a number is none. */
+export function faultOf(schema: Schema, value: unknown): { path: string; message: string } | null {
   try {
     schema.validateSync(value, { strict: true, abortEarly: true })
     return null
   } catch (thrown) {
     if (!(thrown instanceof ValidationError)) throw thrown
-    return { where: inWords(thrown.path ?? ''), what: thrown.message }
+    return { path: thrown.path ?? '', message: thrown.message }
   }
+}
+
+/**
+ * The first fault, in words.
+ *
+ * @example firstFault(record({ rate: ratio() }), { rate: -1 }) // { where: 'rate', what: 'must be from 0 to 100 %' }
+ */
+export function firstFault(schema: Schema, value: unknown): Fault | null {
+  const fault = faultOf(schema, value)
+  return fault && { where: inWords(fault.path), what: fault.message }
 }
 
 /**
@@ -32,15 +38,23 @@ export function checked<T>(schema: Schema, value: unknown, refuse: (reason: stri
   return value as T
 }
 
-/** 'lines[1].percent' → 'percent of line 2' */
+/** 'lines[1].ratio' → 'percentage of line 2' */
 function inWords(path: string): string {
   const words: string[] = []
   for (const [, quoted, at, name] of path.matchAll(/\["([^"]*)"\]|\[(\d+)\]|([^.[\]"]+)/g)) {
     const list = words.at(-1)
     if (at !== undefined && list !== undefined) words[words.length - 1] = `${singular(list)} ${Number(at) + 1}`
-    else words.push(at === undefined ? (quoted ?? name ?? '') : `entry ${Number(at) + 1}`)
+    else words.push(at === undefined ? (quoted ?? spaced(name ?? '')) : `entry ${Number(at) + 1}`)
   }
   return words.reverse().join(' of ')
 }
+
+/** 'postageOutE4' → 'postage out': units in the names of fields are for the code. */
+const spaced = (name: string) =>
+  name
+    .replace(/(?:E4|Ratio)$/, '')
+    .replace(/^ratio$/, 'percentage')
+    .replace(/[a-z](?=[A-Z])/g, '$& ')
+    .toLowerCase()
 
 const singular = (list: string) => list.replace(/ves$/, 'f').replace(/s$/, '')

@@ -1,6 +1,7 @@
-import { array, boolean, lazy, mixed, number, object, string, type ObjectShape, type Schema } from 'yup'
+import { array, boolean, mixed, number, object, string, type ObjectShape, type Schema } from 'yup'
 import { dayOfIso } from '../identity'
 import { isCurrencyCode } from '../money'
+import { faultOf } from './checked'
 
 /** Pieces of which every form and every small document is checked. A message says what is wanted; where is said by the path. */
 
@@ -75,12 +76,20 @@ export const record = (shape: ObjectShape, tellUnknown = true) => {
 
 /** An object whose parts have names of their own: each is checked alike. */
 export const byName = (of: Schema, most: number) =>
-  lazy((value: unknown) => {
-    if (typeof value !== 'object' || value === null || Array.isArray(value)) return record({})
-    const names = Object.keys(value)
-    if (names.length > most) return mixed().test('few', `holds more than ${most} entries`, () => false)
-    return object(Object.fromEntries(names.map((name) => [name, of])))
-  }) as unknown as Schema
+  mixed()
+    .defined('is missing')
+    .nonNullable('is missing')
+    .test('object', 'must be an object', (v) => typeof v === 'object' && v !== null && !Array.isArray(v))
+    .test('few', `holds more than ${most} entries`, (v) => Object.keys((v ?? {}) as object).length <= most)
+    .test('each', (v, { path, createError }) => {
+      for (const [name, value] of Object.entries((v ?? {}) as object)) {
+        const fault = faultOf(of, value)
+        if (!fault) continue
+        const under = fault.path && !fault.path.startsWith('[') ? `.${fault.path}` : fault.path
+        return createError({ path: `${path}[${JSON.stringify(name.replaceAll('"', "'"))}]${under}`, message: fault.message })
+      }
+      return true
+    }) as unknown as Schema // prettier-ignore
 
 /** May be null as well, which stands for unknown or open. */
 export const orNull = <S extends Schema>(of: S): S => of.nullable() as S

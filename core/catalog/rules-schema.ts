@@ -1,0 +1,53 @@
+import { costParts, feeScheduleSchema, ownCostSchema } from '../margin'
+import { anyText, byName, currency, isoDay, listOf, moneyE4, record, span, text, whole } from '../schema'
+import { worthSchema } from '../verdict'
+import { noCorrections, plainRules, type Corrections, type SellerRules } from './rules'
+
+const { currency: _c, tiers: _t, fees: _f, packSold: _s, packBought: _b, supplierDeliveryE4: _d, ...costs } = costParts
+
+/** A rate of exchange. */
+export const rateSchema = record({ from: currency(), to: currency(), rate: span(1e-6, 1e9), day: isoDay() }).test(
+  'two',
+  'must be between two currencies',
+  (rate) => (rate as { from?: unknown }).from !== (rate as { to?: unknown }).to,
+)
+
+/** The seller's rules of money: one schema for Settings, Margin, what rests, and backups. */
+export const rulesSchema = record({
+  homeCurrency: currency(),
+  rates: listOf(rateSchema, 1000),
+  schedules: listOf(feeScheduleSchema, 1000).test('once', 'has two schedules of one market', (list) => {
+    const markets = ((list ?? []) as { market?: unknown }[]).map((s) => s?.market)
+    return new Set(markets).size === markets.length
+  }),
+  costs: record(costs),
+  minProfitE4: moneyE4(),
+  stepE4: moneyE4(),
+  worth: worthSchema,
+})
+
+/** What was corrected by hand. */
+export const correctionsSchema = record({
+  packs: byName(whole(1, 5000), 1e6),
+  offers: byName(anyText(4000), 1e6),
+  costs: byName(ownCostSchema, 1e6),
+  apart: byName(text(4000), 1e6),
+  together: byName(text(4000), 1e6),
+})
+
+/** Prices set by hand, E4 of the home currency, by item and market. */
+export const pricesSchema = byName(moneyE4(), 1e6)
+
+/** Rules as they rest, brought up to this version: parts that came later stand as in a fresh workspace. */
+export function rulesNow(stored: unknown): unknown {
+  const o = stored as Partial<SellerRules> | null
+  if (typeof o?.costs !== 'object' || o.costs === null || typeof o.homeCurrency !== 'string') return stored
+  const fresh = plainRules(o.homeCurrency)
+  return { ...o, worth: o.worth ?? fresh.worth, costs: { ...fresh.costs, ...o.costs } }
+}
+
+export function correctionsNow(stored: unknown): unknown {
+  return typeof stored === 'object' && stored !== null
+    ? { ...noCorrections, ...(stored as Partial<Corrections>) }
+    : stored
+}

@@ -1,0 +1,108 @@
+import { blankInputs, costParts, feeScheduleSchema, ownCostSchema, scheduleFromJson, type CostInputs } from '.'
+import { firstFault } from '../schema'
+
+const line = { id: 'sale', label: 'Market fee', kind: 'market', base: 'price', percent: 12, fixed: '0.30', stepsApply: 'marginal', per: 'order' } // prettier-ignore
+const file = { format: 'sickle-fees', version: 1, market: 'Marrowgate', currency: 'EUR', validFrom: '2026-01-01', lines: [line] } // prettier-ignore
+const withLine = (some: object) => ({ ...file, lines: [line, { ...line, id: 'two', ...some }] })
+
+test('a fee file that leaves out what a fee need not have is taken', () => {
+  expect(scheduleFromJson(file)).toEqual({
+    market: 'Marrowgate',
+    currency: 'EUR',
+    validFrom: '2026-01-01',
+    lines: [
+      {
+        id: 'sale',
+        label: 'Market fee',
+        kind: 'market',
+        base: 'price',
+        withTax: false,
+        ratio: 0.12,
+        fixedE4: 3000,
+        minE4: null,
+        maxE4: null,
+        steps: [],
+        stepsApply: 'marginal',
+        per: 'order',
+      },
+    ],
+  })
+})
+
+test.each([
+  [null, 'it is no fee schedule'],
+  [[], 'it is no fee schedule'],
+  ['fees', 'it is no fee schedule'],
+  [{ ...file, format: 'other' }, 'it is no fee schedule'],
+  [{ ...file, market: undefined }, 'market is missing'],
+  [{ ...file, market: '' }, 'market is missing'],
+  [{ ...file, market: { name: 'x' } }, 'market must be a text'],
+  [{ ...file, market: 'x'.repeat(201) }, 'market is longer than 200 letters'],
+  [{ ...file, currency: 'EURO' }, 'currency is longer than 3 letters'],
+  [{ ...file, currency: 'QQQ' }, 'currency is no currency of ISO 4217'],
+  [{ ...file, validFrom: 'soon' }, 'valid from must be a day such as 2026-05-31'],
+  [{ ...file, lines: { 0: line } }, 'lines must be a list'],
+  [{ ...file, lines: [null] }, 'line 1 is missing'],
+  [{ ...file, lines: ['12 %'] }, 'line 1 must be an object'],
+  [{ ...file, lines: [line, line] }, 'lines must have an id of its own each'],
+  [withLine({ percent: 'ten' }), 'percentage of line 2 must be a number'],
+  [withLine({ percent: 101 }), 'percentage of line 2 must be from 0 to 100 %'],
+  [withLine({ percent: undefined }), 'percentage of line 2 is missing'],
+  [withLine({ fixed: '-0.30' }), 'fixed of line 2 must be an amount of 0 or more'],
+  [withLine({ fixed: 'free' }), 'fixed of line 2 must be a number'],
+  [withLine({ fixed: '1e999' }), 'fixed of line 2 must be a number'],
+  [withLine({ min: '5.00', max: '1.00' }), 'line 2 has a least that is above its most'],
+  [withLine({ kind: 'bribe' }), 'kind of line 2 must be one of market, payment, listing'],
+  [withLine({ per: 'year' }), 'per of line 2 must be one of order, item, listing, month'],
+  [withLine({ steps: [{ from: '10.00' }] }), 'percentage of step 1 of line 2 is missing'],
+  [withLine({ note: 'x' }), 'line 2 has parts that are not known: note'],
+  [{ ...file, owner: 'me' }, 'it has parts that are not known: owner'],
+])('the fee file %j is refused: %s', (json, reason) => {
+  expect(() => scheduleFromJson(json)).toThrow(reason)
+  expect(() => scheduleFromJson(json)).toThrow(expect.objectContaining({ code: 'schedule-invalid' }))
+})
+
+test('what the form keeps and what the file brings is judged by the same schema', () => {
+  const kept = scheduleFromJson(file)
+  expect(firstFault(feeScheduleSchema, kept)).toBeNull()
+  expect(firstFault(feeScheduleSchema, { ...kept, lines: [{ ...kept.lines[0], ratio: 1.2 }] })).toEqual({
+    where: 'percentage of line 1',
+    what: 'must be from 0 to 100 %',
+  })
+})
+
+test('a sale without any cost is a right one, part by part', () => {
+  const blank = blankInputs('EUR')
+  for (const [name, part] of Object.entries(costParts))
+    expect([name, firstFault(part, blank[name as keyof CostInputs])]).toEqual([name, null])
+  expect(firstFault(ownCostSchema, {})).toBeNull()
+  expect(firstFault(ownCostSchema, { postageOutE4: 24_500, tiers: [{ from: 1, priceE4: 0 }] })).toBeNull()
+})
+
+test.each([
+  [{ taxRatio: -0.01 }, 'tax', 'must be from 0 to 100 %'],
+  [{ taxRatio: 1.2 }, 'tax', 'must be from 0 to 100 %'],
+  [{ taxRatio: '0.2' }, 'tax', 'must be a number'],
+  [{ taxRatio: null }, 'tax', 'is missing'],
+  [{ discountRatio: 1 }, 'discount', 'must be from 0 to 99 %'],
+  [{ dutyRatio: 5.1 }, 'duty', 'must be from 0 to 500 %'],
+  [{ postageOutE4: -1 }, 'postage out', 'must be an amount of 0 or more'],
+  [{ postageOutE4: 0.5 }, 'postage out', 'must be an amount'],
+  [{ postageOutE4: Infinity }, 'postage out', 'must be a number'],
+  [{ postageOutE4: 1e16 }, 'postage out', 'is too large an amount'],
+  [{ packingE4: [] }, 'packing', 'must be a number'],
+  [{ packSold: 0 }, 'pack sold', 'must be from 1 to 5000'],
+  [{ packSold: 1.5 }, 'pack sold', 'must be a whole number'],
+  [{ orderQuantity: 0 }, 'order quantity', 'must be from 1 to 1000000'],
+  [{ salesPerListing: 0 }, 'sales per listing', 'must be from 1 to 1000000'],
+  [{ storageMonths: -1 }, 'storage months', 'must be from 0 to 1200'],
+  [{ pricesIncludeTax: 'yes' }, 'prices include tax', 'must be yes or no'],
+  [{ currency: 'EURO' }, 'currency', 'is longer than 3 letters'],
+  [{ tiers: [{ from: 0, priceE4: 1 }] }, 'from of tier 1', 'must be from 1 to 1000000000'],
+  [{ tiers: [{ from: 1, priceE4: '4.71' }] }, 'price of tier 1', 'must be a number'],
+  [{ tiers: 'cheap' }, 'tiers', 'must be a list'],
+  [{ bribeE4: 100 }, '', 'has parts that are not known: bribeE4'],
+  [JSON.parse('{"constructor":1}') as object, '', 'has parts that are not known: constructor'],
+])('the cost %j is refused', (costs, where, what) => {
+  expect(firstFault(ownCostSchema, costs)).toEqual({ where, what })
+})
