@@ -4,12 +4,14 @@ import { facets } from './facets'
 import { measures } from './measures'
 import { emptyQuery, type Query } from './query'
 
-const ends = mixed().nullable().test('ends', 'must be two numbers, or null where it is open, the lower first', (span) => {
-  if (!Array.isArray(span) || span.length !== 2) return false
-  const [low, high] = span as unknown[]
-  const fine = [low, high].every((e) => e === null || (typeof e === 'number' && Number.isFinite(e)))
-  return fine && (low === null || high === null || (low as number) <= (high as number))
-})
+const ends = mixed()
+  .nullable()
+  .test('ends', 'must be two numbers, or null where it is open, the lower first', (span) => {
+    if (!Array.isArray(span) || span.length !== 2) return false
+    const [low, high] = span as unknown[]
+    const fine = [low, high].every((e) => e === null || (typeof e === 'number' && Number.isFinite(e)))
+    return fine && (low === null || high === null || (low as number) <= (high as number))
+  })
 
 const limits = byName(ends, 100).test(
   'measures',

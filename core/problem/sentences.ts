@@ -49,6 +49,16 @@ export const sentences = {
   'source-answer': 'The source does not keep to the connector contract: {reason}.',
   'tab-follows':
     'Another tab has this workspace and writes to it; this one only follows. Choose “Work here” to go on in this tab.',
+  'import-spoilt':
+    'What is kept of {file} is not as it was brought in: {what}. It is set aside and counts in no figure. Bring the file in again, or restore a backup.',
+  'snapshot-spoilt': 'What was worked out last is not as it was kept. Everything is worked out anew.',
+  'rejects-spoilt':
+    'What could not be taken from {file} was kept, but is not as it was. Bring the file in again to see it.',
+  'document-spoilt':
+    '{name} kept in this browser {what}. They are set aside, and what is shown is a fresh start. Restore a backup to have them again.',
+  'document-invalid': '{name} cannot be kept like that: {reason}.',
+  'scan-spoilt': 'What is kept of this scan is not as it was, and is not used. Give it up and scan again.',
+  'scan-page-spoilt': 'Page {page} of what came in is not as it was kept. Resume the scan, and it is asked for again.',
   'import-lost': '{file} was not kept, as another tab took over meanwhile. Bring it in again.',
   'demo-missing': 'The demo files are not served here. Start Sickle with `npm run demo`.',
 } as const

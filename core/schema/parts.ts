@@ -59,7 +59,7 @@ export const isoDay = () =>
 export const oneOf = <T extends string>(...options: readonly T[]) =>
   mixed<T>()
     .defined('is missing')
-    .test('one-of', `must be one of ${options.join(', ')}`, (v) => options.includes(v as T))
+    .test('one-of', `must be one of ${options.join(', ')}`, (v) => v === undefined || options.includes(v as T))
 
 export const listOf = (of: Schema, most: number) =>
   array(of)

@@ -1,3 +1,4 @@
+import { ref } from 'vue'
 import { openDatabase, type Database } from '@/storage/database'
 import { Channel } from '@/workers/channel'
 import type { EngineMethods } from '@/workers/engine.worker'
@@ -11,8 +12,14 @@ import type { Services } from './services'
 
 export function createServices(): Services {
   let database: Promise<Database> | null = null
+  const isBlocked = ref(false)
+  async function open(): Promise<Database> {
+    const tabs = { onNewer: () => location.reload(), onBlocked: () => void (isBlocked.value = true) }
+    return openDatabase('sickle', tabs).finally(() => (isBlocked.value = false))
+  }
   return {
-    database: () => (database ??= openDatabase('sickle', () => location.reload())),
+    database: () => (database ??= open()),
+    isBlocked,
     engine: channelTo<EngineMethods>(ownWorker(engineAddress)),
     intake: channelTo<IntakeMethods>(newIntake(), newIntake),
     opener: channelTo<IntakeMethods>(newIntake(), newIntake),

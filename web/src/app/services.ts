@@ -1,5 +1,5 @@
 import type { InjectionKey } from 'vue'
-import { inject } from 'vue'
+import { inject, type Ref } from 'vue'
 import type { Database } from '@/storage/database'
 import type { TurnTools } from '@/storage/turn'
 import type { Channel } from '@/workers/channel'
@@ -10,6 +10,8 @@ import type { ScanMethods } from '@/workers/scan.worker'
 /** What the stores reach the outside by; tests pass their own. */
 export interface Services {
   database: () => Promise<Database>
+  /** a tab of an older version holds the workspace, and this one waits for it to be closed */
+  isBlocked?: Readonly<Ref<boolean>>
   engine: Channel<EngineMethods>
   intake: Channel<IntakeMethods>
   /** looks at files before they come in; it can be ended at any time, as nothing is lost with it */

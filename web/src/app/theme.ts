@@ -1,5 +1,6 @@
 import { darkTheme, type GlobalThemeOverrides } from 'naive-ui'
 import { computed, ref, watchEffect } from 'vue'
+import type { ThemeChoice } from '@/storage/settings-form'
 
 const light = {
   paper: '#FBF8F1',
@@ -57,8 +58,6 @@ function overrides(c: typeof light): GlobalThemeOverrides {
     },
   }
 }
-
-export type ThemeChoice = 'light' | 'dark'
 
 /** The theme, kept as the user's choice; it sets both Naive UI and the page's own colours. */
 export function useTheme(initial: ThemeChoice = 'light') {

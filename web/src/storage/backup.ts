@@ -2,8 +2,11 @@ import { strToU8, zipSync, type Zippable } from 'fflate'
 import type { ArchiveSource } from '@sickle/core/archive'
 import { Problem } from '@sickle/core/problem'
 import { fromStored, packWords, toStored, type StoredColumn } from '@sickle/core/tables'
-import { guardWrite, type Database } from './database'
-import { documentNames } from './documents'
+import { guardWrite, type Database, type Rejects } from './database'
+import { documentNames } from './document-forms'
+import { readDocument } from './documents'
+import { auditImport, listImports, readRejects, restingColumn } from './imports'
+import { sealed } from './seal'
 import { format, mostUnpacked, readBackup, sha256, version, type Manifest } from './read-backup'
 
 /** The same workspace gives the same bytes: no clock in the file. */
@@ -11,19 +14,24 @@ const mtime = new Date('1990-01-01T00:00:00Z')
 
 /**
  * The whole workspace as one file: a zip of documents and imports as JSON, columns as little-endian arrays, and a manifest with the
- * SHA-256 of each.
+ * SHA-256 of each. What is not as it was kept is no part of it, and `left` names those files.
  *
- * @throws Problem 'backup-large'
+ * @throws Problem 'backup-large', 'document-spoilt'
  */
-export async function writeBackup(db: Database): Promise<Uint8Array> {
+export async function writeBackup(db: Database): Promise<{ bytes: Uint8Array; left: string[] }> {
   const files: Record<string, Uint8Array> = {}
+  const left: string[] = []
   for (const name of documentNames) {
-    const value = await db.get('documents', name)
-    if (value !== undefined) files[`documents/${name}.json`] = strToU8(JSON.stringify(value))
+    const value = await readDocument(db, name)
+    if (value !== null) files[`documents/${name}.json`] = strToU8(JSON.stringify(value))
   }
-  for (const entry of await db.getAll('imports')) {
-    const rejects = (await db.get('rejects', entry.id)) ?? null
-    files[`imports/${entry.id}.json`] = strToU8(JSON.stringify({ entry, rejects }))
+  for (const entry of await listImports(db)) {
+    if ((await auditImport(db, entry)) !== null) {
+      left.push(entry.file)
+      continue
+    }
+    const rejects = await readRejects(db, entry).catch(() => null)
+    files[`imports/${entry.id}.json`] = strToU8(JSON.stringify({ entry, rejects: rejects && plainRejects(rejects) }))
     for (const [id, segment, name] of await db.getAllKeys('columns', IDBKeyRange.bound([entry.id], [entry.id, []]))) {
       const column = await db.get('columns', [id, segment, name])
       if (column) Object.assign(files, columnFiles(`columns/${id}/${segment}/${name}`, column))
@@ -43,8 +51,10 @@ export async function writeBackup(db: Database): Promise<Uint8Array> {
   const manifest: Manifest = { format, version, entries }
   const zippable: Zippable = { 'manifest.json': [strToU8(JSON.stringify(manifest)), { mtime }] }
   for (const path of Object.keys(entries)) zippable[path] = [files[path] as Uint8Array, { level: 6, mtime }]
-  return zipSync(zippable)
+  return { bytes: zipSync(zippable), left }
 }
+
+const plainRejects = ({ headings, rejected, more, doubts }: Rejects): Rejects => ({ headings, rejected, more, doubts })
 
 /**
  * Puts a backup in place of the workspace. Everything is read and checked before the first write, and all writes are one
@@ -57,12 +67,19 @@ export async function restoreBackup(db: Database, file: ArchiveSource): Promise<
   await guardWrite(async () => {
     const tx = db.transaction(['imports', 'columns', 'rejects', 'documents'], 'readwrite')
     for (const store of ['imports', 'columns', 'rejects', 'documents'] as const) void tx.objectStore(store).clear()
-    for (const [name, value] of content.documents) void tx.objectStore('documents').put(value, name)
+    for (const [name, value] of content.documents)
+      void tx.objectStore('documents').put(sealed(['documents', name], { value }), name)
     for (const { entry, rejects, columns } of content.imports) {
-      void tx.objectStore('imports').put(entry)
-      if (rejects) void tx.objectStore('rejects').put(rejects, entry.id)
-      for (const { segment, name, column } of columns)
-        void tx.objectStore('columns').put(toStored(fromStored(column)), [entry.id, segment, name])
+      const names = entry.segments.map((_, at) => columns.filter((c) => c.segment === at).map((c) => c.name))
+      void tx
+        .objectStore('imports')
+        .put(sealed(['imports', entry.id], { ...entry, columns: names.map((n) => n.sort()) }))
+      if (rejects) void tx.objectStore('rejects').put(sealed(['rejects', entry.id], rejects), entry.id)
+      for (const { segment, name, column } of columns) {
+        const key: [string, number, string] = [entry.id, segment, name]
+        const rows = entry.segments[segment] ?? 0
+        void tx.objectStore('columns').put(restingColumn(key, toStored(fromStored(column)), rows), key)
+      }
     }
     await tx.done
   })

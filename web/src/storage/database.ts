@@ -4,6 +4,7 @@ import type { KindName, RejectedRow } from '@sickle/core/intake'
 import type { StoredColumn } from '@sickle/core/tables'
 import { migrate } from './migrations'
 import type { ScanEntry, ScanPage } from './scan-entry'
+import type { Sealed } from './seal'
 
 /** One import in the ledger. */
 export interface ImportEntry {
@@ -26,8 +27,15 @@ export interface ImportEntry {
   fileBytes: number
   /** rows of each segment: a large import rests in several, each with columns of its own */
   segments: number[]
+  /** the columns of each segment, noted when the import is entered: one that is gone is missed */
+  columns?: string[][]
   demo: boolean
+  /** why it is set aside: something of it is not as it was kept; never at rest */
+  spoilt?: string
 }
+
+/** A column at rest, with its length. */
+export type RestingColumn = Sealed<StoredColumn & { rows: number }>
 
 /** What could not be taken from a file, kept until it is mended or the import removed. */
 export interface Rejects {
@@ -38,16 +46,16 @@ export interface Rejects {
 }
 
 export interface Schema extends DBSchema {
-  imports: { key: string; value: ImportEntry }
+  imports: { key: string; value: Sealed<ImportEntry> }
   /** by import, segment and name of the column, so that a screen reads only what it shows */
-  columns: { key: [string, number, string]; value: StoredColumn }
-  rejects: { key: string; value: Rejects }
-  documents: { key: string; value: unknown }
+  columns: { key: [string, number, string]; value: RestingColumn }
+  rejects: { key: string; value: Sealed<Rejects> }
+  documents: { key: string; value: Sealed<{ value: unknown }> }
   /** scans, and the pages of those that are not done: a page is there whole or not at all */
-  scans: { key: string; value: ScanEntry }
-  scanPages: { key: [string, number]; value: ScanPage }
+  scans: { key: string; value: Sealed<ScanEntry> }
+  scanPages: { key: [string, number]; value: Sealed<ScanPage> }
   /** worked-out results that can always be made anew, column by column */
-  snapshots: { key: string; value: unknown }
+  snapshots: { key: string; value: Sealed<{ value: unknown }> }
 }
 
 export type Database = IDBPDatabase<Schema>
@@ -56,15 +64,21 @@ export type Upgrade = IDBPTransaction<
   ('imports' | 'columns' | 'rejects' | 'documents' | 'snapshots' | 'scans' | 'scanPages')[],
   'versionchange'
 >
-export const databaseVersion = 3
+export const databaseVersion = 4
+
+export interface TabsInTheWay {
+  onNewer?: () => void
+  onBlocked?: () => void
+}
 
 /**
  * Opens the workspace in this browser, brought up from any earlier version of its form.
  *
- * @param onNewer called when another tab waits to bring the workspace up to a newer form: this one has to let go
+ * @param tabs.onNewer called when another tab waits to bring the workspace up to a newer form: this one has to let go
+ * @param tabs.onBlocked called when a tab of an older version holds the workspace: it has to be closed before this one can go on
  * @throws Problem 'storage-closed', 'storage-newer'
  */
-export async function openDatabase(name = 'sickle', onNewer: () => void = () => {}): Promise<Database> {
+export async function openDatabase(name = 'sickle', { onNewer, onBlocked }: TabsInTheWay = {}): Promise<Database> {
   try {
     const db: Database = await openDB<Schema>(name, databaseVersion, {
       upgrade(opened, from, _to, transaction) {
@@ -74,8 +88,9 @@ export async function openDatabase(name = 'sickle', onNewer: () => void = () => 
       },
       blocking() {
         db.close()
-        onNewer()
+        onNewer?.()
       },
+      blocked: () => onBlocked?.(),
     })
     return db
   } catch (cause) {

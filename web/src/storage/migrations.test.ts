@@ -1,16 +1,20 @@
 import { strToU8, zipSync } from 'fflate'
 import { openDB } from 'idb'
+import { emptyQuery } from '@sickle/core/engine'
 import { textAt, textColumn } from '@sickle/core/tables'
 import { restoreBackup, writeBackup } from './backup'
 import { archive } from './archive-of-bytes'
-import { openDatabase } from './database'
+import { databaseVersion, openDatabase, type ImportEntry } from './database'
 import { readDocument } from './documents'
-import { listImports, loadCaptures } from './imports'
+import { listImports, loadCaptures, readRejects } from './imports'
+import { listScans } from './scans'
 
 const oldEntry = {
   id: 'a', file: 'a.csv', kind: 'listings', from: 'Marrowgate', rows: 2, taken: 2, rejected: 0, doubts: 0, capturedOn: 20604,
   windowDays: 30, importedAt: 5, fileBytes: 9, columns: ['title', 'price'], demo: false,
 } // prettier-ignore
+
+const mine = { name: 'mine', ships: false, query: emptyQuery }
 
 /** A workspace as version 1 left it: written by hand, as that version wrote it. */
 async function writeVersion1(name: string): Promise<void> {
@@ -24,7 +28,7 @@ async function writeVersion1(name: string): Promise<void> {
   await db.put('columns', { type: 'text', codes: Int32Array.of(0, -1), words: ['Nest box'] }, ['a', 'title'])
   await db.put('columns', { type: 'number', values: Float64Array.of(95_000, NaN) }, ['a', 'price'])
   await db.put('rejects', { headings: [], rejected: [], more: 0, doubts: [] }, 'a')
-  await db.put('documents', [{ name: 'mine' }], 'cuts')
+  await db.put('documents', [{ ...mine, query: { words: '', limits: {}, sort: mine.query.sort } }], 'cuts')
   await db.put('snapshots', { print: 'x', catalog: {} }, 'catalog')
   db.close()
 }
@@ -37,7 +41,7 @@ async function expectWorkspace(name: string): Promise<void> {
   const title = capture && textColumn(capture.table, 'title')
   expect(title && [textAt(title, 0), textAt(title, 1)]).toEqual(['Nest box', null])
   expect(capture?.table.columns.price).toEqual({ type: 'number', values: Float64Array.of(95_000, NaN) })
-  expect(await readDocument(db, 'cuts')).toEqual([{ name: 'mine' }])
+  expect(await readDocument(db, 'cuts')).toEqual([mine])
   expect(await db.count('columns')).toBe(2)
   expect(await db.count('snapshots')).toBe(0)
   db.close()
@@ -62,7 +66,7 @@ test('a workspace of version 2 is brought up with all it holds, and can keep sca
   const words = { bytes: strToU8('Nest box'), ends: Uint32Array.of(8) }
   await db.put('columns', { type: 'text', codes: Int32Array.of(0, -1), words }, ['a', 0, 'title'])
   await db.put('columns', { type: 'number', values: Float64Array.of(95_000, NaN) }, ['a', 0, 'price'])
-  await db.put('documents', [{ name: 'mine' }], 'cuts')
+  await db.put('documents', [{ ...mine, query: { words: '', limits: {}, sort: mine.query.sort } }], 'cuts')
   db.close()
   await expectWorkspace('second')
   const now = await openDatabase('second')
@@ -79,7 +83,7 @@ test('a workspace of a newer version is left alone, with a clear word', async ()
 test('a backup of format 1 comes in', async () => {
   const bytes = (array: Int32Array | Float64Array) => new Uint8Array(array.buffer)
   const files: Record<string, Uint8Array> = {
-    'documents/cuts.json': strToU8('[{"name":"mine"}]'),
+    'documents/cuts.json': strToU8(JSON.stringify([mine])),
     'imports/a.json': strToU8(JSON.stringify({ entry: oldEntry, rejects: null })),
     'columns/a/title.i32': bytes(Int32Array.of(0, -1)),
     'columns/a/title.words.json': strToU8('["Nest box"]'),
@@ -93,7 +97,35 @@ test('a backup of format 1 comes in', async () => {
   const manifest = strToU8(JSON.stringify({ format: 'sickle-backup', version: 1, entries }))
   const db = await openDatabase('restored')
   await restoreBackup(db, archive(zipSync({ 'manifest.json': manifest, ...files }), 'old.sickle'))
-  expect((await writeBackup(db)).length).toBeGreaterThan(0)
+  expect((await writeBackup(db)).bytes.length).toBeGreaterThan(0)
   db.close()
   await expectWorkspace('restored')
+})
+
+test('what version 3 kept is sealed as it stands, and from then on a change is found', async () => {
+  const { columns: _, ...entry } = oldEntry
+  const db = await openDB('third', 3, {
+    upgrade(opened) {
+      opened.createObjectStore('imports', { keyPath: 'id' })
+      opened.createObjectStore('scans', { keyPath: 'id' })
+      for (const store of ['columns', 'rejects', 'documents', 'snapshots', 'scanPages']) opened.createObjectStore(store)
+    },
+  })
+  await db.put('imports', { ...entry, segments: [2] })
+  const words = { bytes: strToU8('Nest box'), ends: Uint32Array.of(8) }
+  await db.put('columns', { type: 'text', codes: Int16Array.of(0, -1), words }, ['a', 0, 'title'])
+  await db.put('columns', { type: 'number', values: Float64Array.of(95_000, NaN) }, ['a', 0, 'price'])
+  await db.put('rejects', { headings: ['x'], rejected: [], more: 0, doubts: [] }, 'a')
+  await db.put('documents', [mine], 'cuts')
+  await db.put('scans', { id: 's', state: 'paused', pagesDone: 3, taken: 400, rejected: 1, discarded: { without: 2 }, startedAt: 1 }) // prettier-ignore
+  await db.put('scanPages', { rows: 1 }, ['s', 0])
+  db.close()
+  await expectWorkspace('third')
+  const now = await openDatabase('third')
+  const [kept] = await listImports(now)
+  expect([now.version, kept?.columns, kept?.spoilt]).toEqual([databaseVersion, [['price', 'title']], undefined])
+  expect(await readRejects(now, kept as ImportEntry)).toMatchObject({ headings: ['x'] })
+  expect((await listScans(now))[0]).toMatchObject({ state: 'paused', pagesDone: 0, taken: 0})
+  expect(await now.count('scanPages')).toBe(0)
+  now.close()
 })

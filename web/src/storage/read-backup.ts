@@ -1,10 +1,11 @@
 import { strFromU8 } from 'fflate'
 import { unpackEntry, zipEntries, type ArchiveSource } from '@sickle/core/archive'
-import { recordKinds } from '@sickle/core/intake'
 import { Problem } from '@sickle/core/problem'
+import { checked } from '@sickle/core/schema'
 import { packWords, type StoredColumn, type WordBytes } from '@sickle/core/tables'
 import type { ImportEntry, Rejects } from './database'
-import { documentNames } from './documents'
+import { importSchema, manifestSchema } from './backup-schema'
+import { documentForms, documentNames } from './document-forms'
 
 export const format = 'sickle-backup'
 export const version = 2
@@ -64,35 +65,43 @@ export async function readBackup(source: ArchiveSource): Promise<BackupContent> 
     }
   }
   const manifest = json('manifest.json')
-  if (!isRecord(manifest) || manifest.format !== format || !isRecord(manifest.entries))
-    throw damaged('its manifest is not one of Sickle')
-  if (typeof manifest.version !== 'number' || manifest.version > version)
-    throw new Problem('backup-newer', { file, version: typeof manifest.version === 'number' ? manifest.version : '?' })
-  for (const [path, digest] of Object.entries(manifest.entries)) {
+  if (!isRecord(manifest) || manifest.format !== format) throw damaged('its manifest is not one of Sickle')
+  if (typeof manifest.version === 'number' && manifest.version > version)
+    throw new Problem('backup-newer', { file, version: manifest.version })
+  const { entries } = checked<Manifest>(manifestSchema, manifest, (reason) => damaged(`its manifest: ${reason}`))
+  const stranger = Object.keys(files).find((path) => path !== 'manifest.json' && !Object.hasOwn(entries, path))
+  if (stranger !== undefined) throw damaged(`${stranger} is not in its manifest`)
+  for (const [path, digest] of Object.entries(entries)) {
     const entry = files[path]
     if (!entry) throw damaged(`${path} is missing`)
     if ((await sha256(entry)) !== digest) throw damaged(`${path} was changed`)
   }
-  const paths = Object.keys(manifest.entries)
+  const paths = Object.keys(entries)
+  if (paths.length === 0) throw damaged('it holds nothing')
   const documents = new Map<string, unknown>()
   for (const name of documentNames) {
     if (!paths.includes(`documents/${name}.json`)) continue
-    const value = json(`documents/${name}.json`)
-    if (typeof value !== 'object' || value === null) throw damaged(`documents/${name}.json holds nothing`)
-    documents.set(name, value)
+    const { now, schema } = documentForms[name]
+    const value = now(json(`documents/${name}.json`))
+    documents.set(
+      name,
+      checked(schema, value, (reason) => damaged(`documents/${name}.json: ${reason}`)),
+    )
   }
   const imports = paths
     .filter((p) => p.startsWith('imports/'))
     .map((path) => {
       const stored = json(path)
-      const entry = isRecord(stored) && isRecord(stored.entry) ? upToDate(stored.entry) : null
-      if (!entry) throw damaged(`${path} is no import`)
+      const wrong = (reason: string) => damaged(`${path}: ${reason}`)
+      const { entry, rejects } = checked<ImportFile>(importSchema, importNow(stored), wrong)
+      if (path !== `imports/${entry.id}.json`) throw wrong('it is of another import')
       const columns = columnPaths(paths, entry.id).map(({ base, segment, name }) => {
         const column = readColumn(files, base, entry.segments[segment] ?? -1)
         if (!column) throw damaged(`column ${name} of ${entry.file} does not fit`)
         return { segment, name, column }
       })
-      const rejects = isRecord(stored) && isRecord(stored.rejects) ? (stored.rejects as unknown as Rejects) : null
+      for (const [segment, names] of missedColumns(entry, columns))
+        throw damaged(`${names} of part ${segment + 1} of ${entry.file} is missing`)
       return { entry, rejects, columns }
     })
   return { documents, imports }
@@ -102,18 +111,28 @@ function isRecord(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value)
 }
 
-const isCount = (n: unknown): n is number => Number.isSafeInteger(n) && (n as number) >= 0
+interface ImportFile {
+  entry: ImportEntry
+  rejects: Rejects | null
+}
 
-/** An entry of the ledger as this version keeps it; null where it is none. Format 1 had every import in one segment. */
-function upToDate(stored: Partial<ImportEntry> & { columns?: string[] }): ImportEntry | null {
-  const { columns: old, ...entry } = stored
-  if (typeof entry.id !== 'string' || typeof entry.file !== 'string') return null
-  if (!recordKinds.some((k) => k.name === entry.kind)) return null
-  const figures = [entry.rows, entry.capturedOn, entry.windowDays, entry.importedAt]
-  if (!figures.every((n) => Number.isFinite(n))) return null
-  const segments: unknown = entry.segments ?? (old ? [entry.rows] : null)
-  if (!Array.isArray(segments) || !segments.every(isCount)) return null
-  return { ...(entry as ImportEntry), segments }
+/** An import's file as this version writes it. Format 1 had every import in one segment, and named its columns in one list. */
+function importNow(stored: unknown): unknown {
+  if (!isRecord(stored) || !isRecord(stored.entry)) return stored
+  const { columns, ...entry } = stored.entry
+  const segments = entry.segments ?? (Array.isArray(columns) ? [entry.rows] : undefined)
+  const named = Array.isArray(columns) && columns.every(Array.isArray) ? { columns } : {}
+  return { rejects: null, ...stored, entry: { ...entry, ...named, segments } }
+}
+
+/** Columns that the ledger's entry names, or a segment must have, and that are not there. */
+function missedColumns({ segments, columns }: ImportEntry, found: { segment: number; name: string }[]) {
+  return segments.flatMap((rows, segment): [number, string][] => {
+    const there = found.filter((c) => c.segment === segment).map((c) => c.name)
+    const missing = (columns?.[segment] ?? []).find((name) => !there.includes(name))
+    if (missing !== undefined) return [[segment, `column ${missing}`]]
+    return rows > 0 && there.length === 0 ? [[segment, 'every column']] : []
+  })
 }
 
 /** The columns of an import: `columns/<import>/<segment>/<name>.<part>`; without a segment in format 1. */

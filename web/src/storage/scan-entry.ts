@@ -34,4 +34,6 @@ export interface ScanPage {
   rows: number
   columns: Record<string, StoredColumn>
   rejected: RejectedRow[]
+  /** records that the limits left out, by limit */
+  discarded: Partial<Record<LimitName, number>>
 }

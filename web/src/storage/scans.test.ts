@@ -3,7 +3,7 @@ import { TableBuilder } from '@sickle/core/tables'
 import { openDatabase, type ImportEntry } from './database'
 import { listImports, saveSegment, sweepUnfinished } from './imports'
 import type { ScanEntry } from './scan-entry'
-import { changeScan, dropScan, finishScan, keepPage, keptPages, listScans, pagesDone } from './scans'
+import { addScan, changeScan, dropScan, finishScan, keepPage, keptPages, listScans, pagesDone } from './scans'
 
 let n = 0
 const fresh = () => openDatabase(`scans-${n++}`)
@@ -43,7 +43,7 @@ const entry: ImportEntry = {
 
 test('a page that comes twice is kept and counted once; pages come back in their order', async () => {
   const db = await fresh()
-  await db.put('scans', scan)
+  await addScan(db, scan)
   await keepPage(db, 's1', 1, page('c'))
   await keepPage(db, 's1', 0, page('a', 'b'))
   const now = await keepPage(db, 's1', 1, page('c'))
@@ -56,7 +56,7 @@ test('a page that comes twice is kept and counted once; pages come back in their
 
 test('a scan that is done is an import and has no pages; one whose segments are gone is not done', async () => {
   const db = await fresh()
-  await db.put('scans', scan)
+  await addScan(db, scan)
   await keepPage(db, 's1', 0, page('a', 'b', 'c'))
   const done: ScanEntry = { ...scan, state: 'done' }
   await expect(finishScan(db, done, entry, [], [])).rejects.toMatchObject({ code: 'import-lost' })
@@ -74,7 +74,7 @@ test('a scan that is done is an import and has no pages; one whose segments are 
 
 test('a scan that is cancelled leaves nothing, and nothing more comes in', async () => {
   const db = await fresh()
-  await db.put('scans', scan)
+  await addScan(db, scan)
   await keepPage(db, 's1', 0, page('a'))
   await dropScan(db, 's1')
   expect(await keepPage(db, 's1', 1, page('b'))).toBeNull()

@@ -1,14 +1,61 @@
-import type { ReadPage } from '@sickle/core/scan'
+import { Problem } from '@sickle/core/problem'
+import { noLimits, type ReadPage } from '@sickle/core/scan'
 import { fromStored, toStored, type Table } from '@sickle/core/tables'
 import type { RejectedRow } from '@sickle/core/intake'
 import { guardWrite, type Database, type ImportEntry } from './database'
-import { assertWhole } from './imports'
+import { wholeEntry } from './imports'
 import type { ScanEntry } from './scan-entry'
+import { isSound, sealed, type Sealed } from './seal'
 
 const ofScan = (id: string) => IDBKeyRange.bound([id, 0], [id, Infinity])
 
+const place = (id: string) => ['scans', id]
+const pagePlace = (id: string, page: number) => ['scanPages', id, page]
+
+/** Scans, newest first. One that is not as it was kept says so, and can only be given up. */
 export async function listScans(db: Database): Promise<ScanEntry[]> {
-  return (await db.getAll('scans')).sort((a, b) => b.startedAt - a.startedAt)
+  const scans = (await db.getAll('scans')).map((scan) =>
+    isSound(place(scan.id), scan) ? bare(scan) : spoiltScan(scan),
+  )
+  return scans.sort((a, b) => b.startedAt - a.startedAt)
+}
+
+/** A scan; null where it is gone. @throws Problem 'scan-spoilt' */
+export async function readScan(db: Database, id: string): Promise<ScanEntry | null> {
+  const scan = await db.get('scans', id)
+  if (scan && !isSound(place(id), scan)) throw new Problem('scan-spoilt')
+  return scan ? bare(scan) : null
+}
+
+/** Keeps a new scan. */
+export async function addScan(db: Database, scan: ScanEntry): Promise<void> {
+  await guardWrite(() => db.put('scans', sealed(place(scan.id), scan)))
+}
+
+const bare = ({ seal: _, ...scan }: Sealed<ScanEntry>): ScanEntry => scan
+
+function spoiltScan({ id, plan }: ScanEntry): ScanEntry {
+  const known = typeof plan?.source === 'string' && typeof plan.by === 'string' && typeof plan.value === 'string'
+  return {
+    id,
+    plan: known ? { ...plan, limits: noLimits } : { source: '?', by: 'term', value: '?', limits: noLimits },
+    market: null,
+    state: 'failed',
+    note: new Problem('scan-spoilt').message,
+    total: null,
+    pages: null,
+    asOf: '',
+    capturedOn: 0,
+    windowDays: 30,
+    pagesDone: 0,
+    taken: 0,
+    rejected: 0,
+    discarded: {},
+    retries: 0,
+    startedAt: 0,
+    endedAt: null,
+    before: null,
+  }
 }
 
 /** Changes some facts of a scan, in one step with reading it. @returns the scan as it is now; null where it is gone */
@@ -16,8 +63,9 @@ export async function changeScan(db: Database, id: string, some: Partial<ScanEnt
   return guardWrite(async () => {
     const tx = db.transaction('scans', 'readwrite')
     const before = await tx.store.get(id)
-    const after = before && { ...before, ...some }
-    if (after) await tx.store.put(after)
+    if (before && !isSound(place(id), before)) throw new Problem('scan-spoilt')
+    const after = before && { ...bare(before), ...some }
+    if (after) await tx.store.put(sealed(place(id), after))
     await tx.done
     return after ?? null
   })
@@ -29,6 +77,7 @@ export async function keepPage(db: Database, id: string, page: number, read: Rea
     const tx = db.transaction(['scans', 'scanPages'], 'readwrite')
     const [scans, pages] = [tx.objectStore('scans'), tx.objectStore('scanPages')]
     const scan = await scans.get(id)
+    if (scan && !isSound(place(id), scan)) throw new Problem('scan-spoilt')
     const there = await pages.getKey([id, page])
     if (!scan || there !== undefined) {
       await tx.done
@@ -37,17 +86,16 @@ export async function keepPage(db: Database, id: string, page: number, read: Rea
     const { table, rejected, discarded } = read
     const columns = Object.fromEntries(Object.entries(table.columns).map(([name, c]) => [name, toStored(c)]))
     const counts = { ...scan.discarded }
-    for (const [limit, n] of Object.entries(discarded))
-      counts[limit as keyof typeof counts] = (counts[limit as keyof typeof counts] ?? 0) + n
+    addCounts(counts, discarded)
     const after: ScanEntry = {
-      ...scan,
+      ...bare(scan),
       pagesDone: scan.pagesDone + 1,
       taken: scan.taken + table.rows,
       rejected: scan.rejected + rejected.length,
       discarded: counts,
     }
-    void pages.put({ rows: table.rows, columns, rejected }, [id, page])
-    void scans.put(after)
+    void pages.put(sealed(pagePlace(id, page), { rows: table.rows, columns, rejected, discarded }), [id, page])
+    void scans.put(sealed(place(id), after))
     await tx.done
     return after
   })
@@ -57,11 +105,35 @@ export async function pagesDone(db: Database, id: string): Promise<Set<number>> 
   return new Set((await db.getAllKeys('scanPages', ofScan(id))).map(([, page]) => page))
 }
 
-/** Pages in their order, read one at a time. */
+/** Pages that are not as they were kept are let go, to be asked for again; the scan counts those that are left. */
+export async function dropSpoiltPages(db: Database, id: string): Promise<void> {
+  const counted = { pagesDone: 0, taken: 0, rejected: 0, discarded: {} as ScanEntry['discarded'] }
+  let spoilt = 0
+  for (const key of await db.getAllKeys('scanPages', ofScan(id))) {
+    const page = await db.get('scanPages', key)
+    if (!page || !isSound(pagePlace(...key), page)) {
+      spoilt++
+      await db.delete('scanPages', key)
+      continue
+    }
+    counted.pagesDone++
+    counted.taken += page.rows
+    counted.rejected += page.rejected.length
+    addCounts(counted.discarded, page.discarded)
+  }
+  if (spoilt > 0) await changeScan(db, id, counted)
+}
+
+function addCounts(to: ScanEntry['discarded'], from: ScanEntry['discarded']): void {
+  for (const [limit, n] of Object.entries(from) as [keyof typeof to, number][]) to[limit] = (to[limit] ?? 0) + n
+}
+
+/** Pages in their order, read one at a time. @throws Problem 'scan-page-spoilt' */
 export async function* keptPages(db: Database, id: string): AsyncGenerator<{ table: Table; rejected: RejectedRow[] }> {
   for (const key of await db.getAllKeys('scanPages', ofScan(id))) {
     const page = await db.get('scanPages', key)
     if (!page) continue
+    if (!isSound(pagePlace(...key), page)) throw new Problem('scan-page-spoilt', { page: key[1] + 1 })
     const columns = Object.fromEntries(Object.entries(page.columns).map(([name, c]) => [name, fromStored(c)]))
     yield { table: { rows: page.rows, columns }, rejected: page.rejected }
   }
@@ -77,10 +149,11 @@ export async function finishScan(
 ): Promise<void> {
   await guardWrite(async () => {
     const tx = db.transaction(['imports', 'columns', 'rejects', 'scans', 'scanPages'], 'readwrite')
-    await assertWhole(tx.objectStore('columns'), entry)
-    void tx.objectStore('rejects').put({ headings, rejected, more: 0, doubts: [] }, entry.id)
-    void tx.objectStore('imports').put(entry)
-    void tx.objectStore('scans').put(scan)
+    const whole = await wholeEntry(tx.objectStore('columns'), tx.objectStore('imports'), entry)
+    const refused = sealed(['rejects', entry.id], { headings, rejected, more: 0, doubts: [] })
+    void tx.objectStore('rejects').put(refused, entry.id)
+    void tx.objectStore('imports').put(whole)
+    void tx.objectStore('scans').put(sealed(place(scan.id), scan))
     void tx.objectStore('scanPages').delete(ofScan(scan.id))
     await tx.done
   })

@@ -1,7 +1,9 @@
 import type { Catalog, Corrections, SellerRules } from '@sickle/core/catalog'
 import type { FindRow } from '@sickle/core/engine'
+import { Problem } from '@sickle/core/problem'
 import { fromStored, toStored, type Column, type StoredColumn, type Table } from '@sickle/core/tables'
 import type { Database, ImportEntry } from './database'
+import { isSound, sealed } from './seal'
 
 /** What was worked out last, so that reopening does not work it out again. It is no part of the workspace: it can always be made anew. */
 export interface Worked {
@@ -33,10 +35,15 @@ type CatalogTables = Pick<Catalog, (typeof catalogTables)[number]>
 
 declare const __BUILD__: string
 
-/** Names what a catalogue was worked out from: the build, the imports, rules and corrections. */
-export function snapshotPrint(entries: readonly ImportEntry[], rules: SellerRules, corrections: Corrections): string {
+/** Names what a catalogue was worked out from: the build, the imports but those set aside, rules and corrections. */
+export function snapshotPrint(
+  entries: readonly ImportEntry[],
+  rules: SellerRules,
+  corrections: Corrections,
+  spoilt: ReadonlyMap<string, string> = new Map(),
+): string {
   const build = typeof __BUILD__ === 'undefined' ? 'test' : __BUILD__
-  return JSON.stringify([build, entries.map((e) => e.id), rules, corrections])
+  return JSON.stringify([build, entries.map((e) => e.id).filter((id) => !spoilt.has(id)), rules, corrections])
 }
 
 /** A snapshot as it is opened: what the first screen needs at once, the rest while it is looked at. */
@@ -46,14 +53,20 @@ export interface OpenedSnapshot {
   catalog: () => Promise<Catalog>
 }
 
-/** What a former session worked out, if it was from the very same. */
+/** A part of what was kept; null where it is gone, or is not as it was. */
+async function soundPart<T>(db: Database, key: string): Promise<T | null> {
+  const part = await db.get('snapshots', key)
+  return part && isSound(['snapshots', key], part) ? (part.value as T) : null
+}
+
+/** What a former session worked out, if it was from the very same, and is as it was kept. */
 export async function readSnapshot(db: Database, print: string): Promise<OpenedSnapshot | null> {
-  const head = (await db.get('snapshots', 'head')) as Head | undefined
+  const head = await soundPart<Head>(db, 'head')
   if (head?.print !== print) return null
   const read = async (table: TableName): Promise<Table> => {
     const { rows, columns, blank } = head.tables[table]
-    const tx = db.transaction('snapshots')
-    const stored = await Promise.all(columns.map((name) => tx.store.get(`${table}/${name}`)))
+    const stored = await Promise.all(columns.map((name) => soundPart<StoredColumn>(db, `${table}/${name}`)))
+    if (stored.includes(null)) throw new Problem('snapshot-spoilt')
     const unknown = (): Column => ({ type: 'number', values: new Float64Array(rows).fill(NaN) })
     return {
       rows,
@@ -63,11 +76,14 @@ export async function readSnapshot(db: Database, print: string): Promise<OpenedS
       ]),
     }
   }
+  const figures = await read('figures').catch(() => null)
+  if (figures === null) return null
   return {
     first: head.first,
-    figures: await read('figures'),
+    figures,
     async catalog() {
-      const rest = (await db.get('snapshots', 'rest')) as Omit<Catalog, keyof CatalogTables>
+      const rest = await soundPart<Omit<Catalog, keyof CatalogTables>>(db, 'rest')
+      if (rest === null) throw new Problem('snapshot-spoilt')
       const tables = await Promise.all(catalogTables.map(async (name) => [name, await read(name)] as const))
       return { ...rest, ...(Object.fromEntries(tables) as unknown as CatalogTables) }
     },
@@ -92,11 +108,12 @@ export async function writeSnapshot(
   try {
     const tx = db.transaction('snapshots', 'readwrite')
     void tx.store.clear()
-    void tx.store.put(head, 'head')
-    void tx.store.put(rest, 'rest')
+    const put = (key: string, value: unknown) => void tx.store.put(sealed(['snapshots', key], { value }), key)
+    put('head', head)
+    put('rest', rest)
     for (const table of tableNames)
       for (const [name, column] of Object.entries(tables[table].columns))
-        if (!isBlank(column)) void tx.store.put(toStored(column), `${table}/${name}`)
+        if (!isBlank(column)) put(`${table}/${name}`, toStored(column))
     await tx.done
   } catch (error) {
     if ((error as Error).name !== 'QuotaExceededError') throw error

@@ -1,11 +1,12 @@
+import { openDB } from 'idb'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { buildCatalog, ItemMaker, noCorrections, plainRules } from '@sickle/core/catalog'
-import { makeFigures } from '@sickle/core/engine'
+import { emptyQuery, makeFigures } from '@sickle/core/engine'
 import { TableBuilder, type Table } from '@sickle/core/tables'
 import { restoreBackup, writeBackup } from './backup'
 import { archive } from './archive-of-bytes'
 import { sha256 } from './read-backup'
-import { openDatabase, type Database, type ImportEntry } from './database'
+import { databaseVersion, openDatabase, type Database, type ImportEntry } from './database'
 import { readDocument, writeDocument } from './documents'
 import { enterImport, listImports, loadCaptures, removeImport, saveSegment, sweepUnfinished } from './imports'
 import { readSnapshot, snapshotPrint, writeSnapshot } from './snapshot'
@@ -95,27 +96,28 @@ test('segments of an import that never ended are swept away, others stay', async
 })
 
 test('documents are plain data', async () => {
-  await writeDocument(db, 'cuts', [{ name: 'x', limit: undefined }])
-  expect(await readDocument(db, 'cuts')).toEqual([{ name: 'x' }])
+  const cut = { name: 'x', ships: false, query: emptyQuery }
+  await writeDocument(db, 'cuts', [{ ...cut, limit: undefined }])
+  expect(await readDocument(db, 'cuts')).toEqual([cut])
   expect(await readDocument(db, 'drafts')).toBeNull()
 })
 
 test('a backup goes out and back identical, to the byte', async () => {
   await keep(db, 'a')
-  await writeDocument(db, 'sheaves', { open: 'first', sheaves: [] })
-  const bytes = await writeBackup(db)
+  await writeDocument(db, 'sheaves', { open: 'first', sheaves: [{ id: 'first', name: 'Mine', events: [], cursor: 0 }] })
+  const { bytes } = await writeBackup(db)
   const other = await openDatabase(`test-${n++}`)
   await keep(other, 'old')
   await restoreBackup(other, archive(bytes))
   expect(await all(other)).toEqual(await all(db))
-  expect(Buffer.from(await writeBackup(other)).equals(Buffer.from(bytes))).toBe(true)
+  expect(Buffer.from((await writeBackup(other)).bytes).equals(Buffer.from(bytes))).toBe(true)
   other.close()
 })
 
 test('a damaged backup is refused with the reason, and nothing is changed', async () => {
   await keep(db, 'a')
   await writeDocument(db, 'cuts', [])
-  const bytes = await writeBackup(db)
+  const { bytes } = await writeBackup(db)
   const before = await all(db)
   const files = unzipSync(bytes)
   const without = (path: string) => zipSync(Object.fromEntries(Object.entries(files).filter(([p]) => p !== path)))
@@ -131,15 +133,68 @@ test('a damaged backup is refused with the reason, and nothing is changed', asyn
       /newer Sickle/,
     ],
     [zipSync({ 'manifest.json': strToU8('null') }), 'backup-damaged', /manifest/],
-    [
-      zipSync({ 'manifest.json': strToU8('{"format":"sickle-backup","version":2,"entries":null}') }),
+    ...(
+      [
+        ['{"format":"sickle-backup","version":2,"entries":null}', /its manifest: entries is missing/],
+        ['{"format":"sickle-backup","version":2,"entries":[]}', /its manifest: entries must be an object/],
+        ['{"format":"sickle-backup","version":2,"entries":{}}', /it holds nothing/],
+        ['{"format":"sickle-backup","version":"2","entries":{}}', /its manifest: version must be a number/],
+        ['{"format":"sickle-backup","version":0.5,"entries":{}}', /its manifest: version must be/],
+        ['{"format":"sickle-backup","version":2,"entries":{"a":"x"}}', /its manifest: a of entries is no SHA-256/],
+        ['{"format":"sickle-backup","version":2,"entries":{},"more":1}', /its manifest: it has parts .* more/],
+        ['{"format":"other","version":2,"entries":{}}', /manifest is not one of Sickle/],
+      ] as const
+    ).map(([manifest, why]): [Uint8Array, string, RegExp] => [
+      zipSync({ 'manifest.json': strToU8(manifest) }),
       'backup-damaged',
-      /manifest/,
+      why,
+    ]),
+    [
+      zipSync({ ...files, 'documents/rules.json': strToU8('{}') }),
+      'backup-damaged',
+      /rules.json is not in its manifest/,
     ],
-    [await resealed(files, 'documents/cuts.json', strToU8('null')), 'backup-damaged', /cuts.json holds nothing/],
+    [await resealed(files, 'documents/rules.json', strToU8('{}')), 'backup-damaged', /rules.json: .* is missing/],
+    [
+      await resealed(files, 'documents/settings.json', strToU8('{"theme":"loud"}')),
+      'backup-damaged',
+      /settings.json: theme/,
+    ],
+    [
+      await resealed(files, 'documents/sheaves.json', strToU8('{"open":"a","sheaves":[]}')),
+      'backup-damaged',
+      /holds no sheaf/,
+    ],
+    [
+      await resealed(files, 'documents/prices.json', strToU8('{"a":-1}')),
+      'backup-damaged',
+      /prices.json: a must be an amount/,
+    ],
+    [
+      await resealed(files, 'imports/a.json', importJson({ segments: [-3] })),
+      'backup-damaged',
+      /segment 1 of entry must be/,
+    ],
+    [
+      await resealed(files, 'imports/a.json', importJson({ kind: 'wishes' })),
+      'backup-damaged',
+      /kind of entry must be/,
+    ],
+    [await resealed(files, 'imports/a.json', importJson({ id: 'b' })), 'backup-damaged', /it is of another import/],
+    [
+      await resealed(files, 'imports/a.json', importJson({ segments: [3, 3] })),
+      'backup-damaged',
+      /every column of part 2/,
+    ],
+    [
+      await resealed(files, 'imports/a.json', importJson({ columns: [['price', 'title', 'units']] })),
+      'backup-damaged',
+      /column units of part 1/,
+    ],
+    [await resealed(files, 'documents/cuts.json', strToU8('null')), 'backup-damaged', /cuts.json: it is missing/],
     [await resealed(files, 'documents/cuts.json', strToU8('{oops')), 'backup-damaged', /cuts.json cannot be read/],
-    [await resealed(files, 'imports/a.json', strToU8('null')), 'backup-damaged', /a.json is no import/],
-    [await resealed(files, 'imports/a.json', strToU8('{"entry":null}')), 'backup-damaged', /a.json is no import/],
+    [await resealed(files, 'imports/a.json', strToU8('null')), 'backup-damaged', /a.json: it is missing/],
+    [await resealed(files, 'imports/a.json', strToU8('{"entry":null}')), 'backup-damaged', /a.json: (entry|rejects) is missing/],
     [
       await resealed(files, 'columns/a/0/price.f64', new Uint8Array(new Float64Array([1, Infinity, 2]).buffer)),
       'backup-damaged',
@@ -154,6 +209,8 @@ test('a damaged backup is refused with the reason, and nothing is changed', asyn
     expect(await all(db)).toEqual(before)
   }
 })
+
+const importJson = (some: object) => strToU8(JSON.stringify({ entry: { ...entry('a'), ...some }, rejects }))
 
 /** The same backup with another content of one entry, and a right sum for it: not damaged on the way, but wrong. */
 async function resealed(files: Record<string, Uint8Array>, path: string, bytes: Uint8Array): Promise<Uint8Array> {
@@ -178,7 +235,7 @@ test('a backup that unpacks to more than fits is refused before it is unpacked',
 
 test('every single flipped byte is either harmless padding or refused; none gets wrong data in', async () => {
   await keep(db, 'a')
-  const bytes = await writeBackup(db)
+  const { bytes } = await writeBackup(db)
   const before = await all(db)
   for (let i = 0; i < bytes.length; i += 7) {
     const damaged = bytes.slice()
@@ -208,4 +265,27 @@ test('a snapshot is taken up only where it was worked out from the very same', a
   expect(rest?.members).toEqual(catalog.members)
   expect(await readSnapshot(db, snapshotPrint([entry('b')], rules, noCorrections))).toBeNull()
   expect(await readSnapshot(db, snapshotPrint([entry('a')], plainRules('USD'), noCorrections))).toBeNull()
+})
+
+test('the newest import counts as the newest, though the clock was set back', async () => {
+  await saveSegment(db, 'a', 0, table)
+  await enterImport(db, { ...entry('a'), importedAt: 9_000_000 }, rejects)
+  await saveSegment(db, 'b', 0, table)
+  await enterImport(db, { ...entry('b'), importedAt: 9_000_000 - 3_600_000 }, rejects)
+  expect((await listImports(db)).map((e) => e.id)).toEqual(['a', 'b'])
+})
+
+test('a tab of an older version that holds the workspace is told of at once', async () => {
+  const older = await openDB('held', 3, {
+    upgrade(db) {
+      for (const name of ['imports', 'scans']) db.createObjectStore(name, { keyPath: 'id' })
+      for (const name of ['columns', 'rejects', 'documents', 'snapshots', 'scanPages']) db.createObjectStore(name)
+    },
+  })
+  let opening: Promise<Database> | null = null
+  await new Promise<void>((told) => (opening = openDatabase('held', { onBlocked: told })))
+  older.close()
+  const now = await (opening as unknown as Promise<Database>)
+  expect(now.version).toBe(databaseVersion)
+  now.close()
 })

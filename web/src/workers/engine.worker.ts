@@ -12,7 +12,7 @@ import type { ExportFormat } from '@sickle/core/exports'
 import type { Capture } from '@sickle/core/intake'
 import type { Table } from '@sickle/core/tables'
 import { openDatabase } from '../storage/database'
-import { listImports, loadCaptures } from '../storage/imports'
+import { auditImport, listImports, loadSound } from '../storage/imports'
 import { readSnapshot, snapshotPrint, writeSnapshot, type OpenedSnapshot } from '../storage/snapshot'
 import { Bench, summaryOf, type Shown } from './bench'
 import { serve, type CallContext } from './channel'
@@ -21,13 +21,15 @@ import { demandMethods } from './demand-methods'
 import { lookMethods } from './look-methods'
 
 let captures = new Map<string, Capture[]>()
+/** imports that are set aside since they are not as they were kept, and what is wrong with them */
+let spoilt = new Map<string, string>()
 let bench: Bench | null = null
 
 const pause = () => new Promise<void>((resolve) => setTimeout(resolve))
 
 function take(figures: Table, maker: ItemMaker) {
   setBench(new Bench(figures, maker))
-  return summaryOf(maker)
+  return { ...summaryOf(maker), spoilt: Object.fromEntries(spoilt) }
 }
 
 function setBench(next: Bench): void {
@@ -45,7 +47,7 @@ function takeUp(kept: OpenedSnapshot, rules: SellerRules, corrections: Correctio
   const maker = kept.catalog().then((catalog) => new ItemMaker(catalog, rules, corrections))
   maker.finally(done).catch(() => undefined) // heard of by whatever waits for it
   setBench(new Bench(kept.figures, maker, kept.first))
-  return kept.first.summary
+  return { ...kept.first.summary, spoilt: Object.fromEntries(spoilt) }
 }
 
 let writing: ReturnType<typeof setTimeout> | undefined
@@ -76,13 +78,13 @@ const methods = {
     look.forget()
     const db = await openDatabase()
     const entries = await listImports(db)
-    const print = snapshotPrint(entries, rules, corrections)
+    const print = snapshotPrint(entries, rules, corrections, spoilt)
     const kept = bench ? null : await readSnapshot(db, print)
     if (kept) return takeUp(kept, rules, corrections, () => db.close())
     try {
-      const next = new Map<string, Capture[]>()
-      for (const entry of entries) next.set(entry.id, captures.get(entry.id) ?? (await loadCaptures(db, entry)))
-      captures = next
+      const sound = await loadSound(db, entries, captures)
+      captures = sound.captures
+      spoilt = sound.spoilt
       const part = (from: number, share: number) => ({
         signal,
         pause,
@@ -94,8 +96,38 @@ const methods = {
         corrections,
       )
       const figures = await makeFigures(maker, part(0.6, 0.4))
-      keepLater(print)
+      keepLater(snapshotPrint(entries, rules, corrections, spoilt))
       return take(figures, maker)
+    } finally {
+      db.close()
+    }
+  },
+
+  /**
+   * Whether all that rests is still as it was kept, since what was worked out last is no proof of it. Where it is not, nothing that was
+   * worked out is used any more.
+   *
+   * @returns whether everything has to be loaded anew
+   */
+  async audit(): Promise<boolean> {
+    const db = await openDatabase()
+    try {
+      const fits = await loaded().maker.then(
+        () => true,
+        () => false,
+      )
+      const found = new Map<string, string>()
+      for (const entry of await listImports(db)) {
+        // what was read in this session was looked at then
+        const fault = captures.has(entry.id) ? null : await auditImport(db, entry)
+        if (fault !== null) found.set(entry.id, fault)
+      }
+      const isNews = [...found.keys()].some((id) => !spoilt.has(id))
+      if (fits && !isNews) return false
+      for (const id of found.keys()) captures.delete(id)
+      bench = null
+      await db.clear('snapshots')
+      return true
     } finally {
       db.close()
     }
@@ -104,7 +136,7 @@ const methods = {
   /** Works out only what depends on rules and corrections; after a correction only the items it touches. */
   async reprice({ progress, signal }: CallContext, rules: SellerRules, corrections: Corrections) {
     const db = await openDatabase()
-    const print = snapshotPrint(await listImports(db), rules, corrections)
+    const print = snapshotPrint(await listImports(db), rules, corrections, spoilt)
     db.close()
     const { maker: made, figures } = loaded()
     const before = await made

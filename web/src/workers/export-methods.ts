@@ -1,7 +1,7 @@
 import { dataPackage, exportedColumns, writeExport, type ExportedColumn, type ExportFormat } from '@sickle/core/exports'
 import { recordKind } from '@sickle/core/intake'
 import { openDatabase, type Database, type ImportEntry } from '../storage/database'
-import { listImports, loadCaptures } from '../storage/imports'
+import { findImport, listImports, loadCaptures } from '../storage/imports'
 import type { CallContext } from './channel'
 
 /** Columns of the import that was looked at last: its pages follow one another. */
@@ -27,7 +27,7 @@ async function columnsOf(db: Database, entry: ImportEntry): Promise<ExportedColu
 async function columnsById(id: string): Promise<ExportedColumn[]> {
   if (last?.id === id) return last.columns
   const columns = await withDatabase(async (db) => {
-    const entry = await db.get('imports', id)
+    const entry = await findImport(db, id)
     return entry ? columnsOf(db, entry) : []
   })
   last = { id, columns }

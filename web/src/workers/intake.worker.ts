@@ -168,9 +168,7 @@ const methods = {
 
   async backup(_: CallContext) {
     const db = await openDatabase()
-    const bytes = await writeBackup(db)
-    db.close()
-    return bytes
+    return writeBackup(db).finally(() => db.close())
   },
 
   async restore(_: CallContext, file: File) {

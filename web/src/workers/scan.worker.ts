@@ -14,9 +14,9 @@ import {
 } from '@sickle/core/scan'
 import { appendRows, numberAt, numbers, TableBuilder, textAt, textColumn, type Table } from '@sickle/core/tables'
 import { openDatabase, type Database, type ImportEntry } from '../storage/database'
-import { loadCaptures, removeImport, saveSegment } from '../storage/imports'
+import { findImport, loadCaptures, removeImport, saveSegment } from '../storage/imports'
 import type { ScanEntry } from '../storage/scan-entry'
-import { changeScan, finishScan, keepPage, keptPages, pagesDone } from '../storage/scans'
+import { changeScan, dropSpoiltPages, finishScan, keepPage, keptPages, pagesDone, readScan } from '../storage/scans'
 import { serve, type CallContext } from './channel'
 import { askSource } from './ask-source'
 
@@ -35,6 +35,7 @@ const methods = {
   async run({ signal, progress }: CallContext, id: string, now: number): Promise<ScanEntry> {
     const db = await openDatabase()
     try {
+      await dropSpoiltPages(db, id)
       const scan = await begin(db, id, signal)
       progress(scan)
       await bringPages(db, scan, signal, progress)
@@ -56,7 +57,7 @@ const methods = {
   async changes(_: CallContext, id: string) {
     const db = await openDatabase()
     try {
-      const scan = await db.get('scans', id)
+      const scan = await readScan(db, id)
       const [before, after] = await Promise.all([scan?.before ?? '', id].map((at) => tablesOf(db, at)))
       return scan?.before && before && after ? compareScans(before, after) : []
     } finally {
@@ -75,7 +76,7 @@ interface About {
 }
 
 async function tablesOf(db: Database, id: string) {
-  const entry = await db.get('imports', id)
+  const entry = await findImport(db, id)
   return entry ? (await loadCaptures(db, entry)).map((c) => c.table) : []
 }
 
@@ -166,7 +167,7 @@ function isPage(value: unknown): value is SourcePage {
 
 /** Pages become segments of an import; a record that stood on two pages is taken once. */
 async function finish(db: Database, id: string, now: number): Promise<ScanEntry> {
-  const scan = await db.get('scans', id)
+  const scan = await readScan(db, id)
   if (!scan) throw new Problem('cancelled')
   const { fields } = kindOfPlan(scan.plan)
   const specs = fields.map((f) => ({ name: f.name, type: isNumeric(f.type) ? ('number' as const) : ('text' as const) }))

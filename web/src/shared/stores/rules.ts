@@ -10,12 +10,7 @@ import { keptDocument } from './document'
 export const useRules = defineStore('rules', () => {
   const services = useServices()
   const rules = keptDocument<SellerRules>(services, 'rules', () => plainRules('EUR'))
-  const corrections = keptDocument<Corrections>(
-    services,
-    'corrections',
-    () => noCorrections,
-    (stored) => ({ ...noCorrections, ...(stored as Corrections) }),
-  )
+  const corrections = keptDocument<Corrections>(services, 'corrections', () => noCorrections)
   /** item key + market → price in E4 of the home currency */
   const prices = keptDocument<Record<string, number>>(services, 'prices', () => ({}))
 

@@ -6,7 +6,7 @@ import { count } from '@/shared/format'
 import { plain } from '@/shared/plain'
 import { toProblem } from '@/shared/problem'
 import type { ScanEntry } from '@/storage/scan-entry'
-import { dropScan, listScans } from '@/storage/scans'
+import { addScan, dropScan, listScans } from '@/storage/scans'
 import { useJobs } from './jobs'
 import { useTurn } from './turn'
 import { useWorkspace } from './workspace'
@@ -71,7 +71,7 @@ export const useScans = defineStore('scans', () => {
       endedAt: null,
       before: before?.id ?? null,
     }
-    await (await services.database()).put('scans', scan)
+    await addScan(await services.database(), scan)
     show(scan)
     void run(scan)
   }

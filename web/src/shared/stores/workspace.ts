@@ -16,9 +16,11 @@ export interface Summary {
   markets: string[]
   /** currencies of listings for which there is no rate */
   noRate: string[]
+  /** imports that are set aside, by id: what of them is not as it was kept */
+  spoilt: Record<string, string>
 }
 
-const nothing: Summary = { items: 0, listings: 0, offers: 0, branches: 0, markets: [], noRate: [] }
+const nothing: Summary = { items: 0, listings: 0, offers: 0, branches: 0, markets: [], noRate: [], spoilt: {} }
 
 /** What has been gathered, and whether the engine is up to date with it. */
 export const useWorkspace = defineStore('workspace', () => {
@@ -76,6 +78,29 @@ export const useWorkspace = defineStore('workspace', () => {
     if (news.about === 'document' && (news.name === 'rules' || news.name === 'corrections'))
       void rules.load().then(reprice)
   })
+  /** Looks through what rests once the screen stands: what was worked out last is no proof of it. */
+  async function audit(): Promise<void> {
+    const before = version.value
+    if (state.value !== 'ready' || !(await services.engine.call('audit', [])) || before !== version.value) return
+    await reload()
+  }
+  /** the ledger with what is set aside marked */
+  const entries = computed(() => ledger.value.map((e) => ({ ...e, spoilt: e.spoilt ?? summary.value.spoilt[e.id] })))
+  const spoilt = computed(() => entries.value.filter((e) => e.spoilt !== undefined))
   const empty = computed(() => state.value === 'ready' && ledger.value.length === 0)
-  return { state, failure, progress, ledger, summary, version, empty, reload, renew, reprice, remove }
+  return {
+    state,
+    failure,
+    progress,
+    ledger: entries,
+    spoilt,
+    summary,
+    version,
+    empty,
+    reload,
+    renew,
+    reprice,
+    audit,
+    remove,
+  }
 })

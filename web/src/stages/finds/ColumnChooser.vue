@@ -5,7 +5,8 @@ import { computed } from 'vue'
 import { measures, mostStrips, usualStrips } from '@sickle/core/engine'
 import { currencySign } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
-import { usualColumns, useSettings } from '@/shared/stores/settings'
+import { useSettings } from '@/shared/stores/settings'
+import { usualColumns } from '@/storage/settings-form'
 import { allColumns } from './columns'
 
 /** Which measures have a strip above the finds, and which columns the finds have, in which order. */

@@ -5,18 +5,30 @@ import { recordKinds, rejectedAsTable, writeCsv } from '@sickle/core/intake'
 import { useServices } from '@/app/services'
 import { downloadText } from '@/shared/download'
 import { plural } from '@/shared/format'
+import { toProblem } from '@/shared/problem'
 import type { ImportEntry, Rejects } from '@/storage/database'
+import { readRejects } from '@/storage/imports'
 
 const { entry } = defineProps<{ entry: ImportEntry | null }>()
 const emit = defineEmits<{ close: [] }>()
 const services = useServices()
 const rejects = ref<Rejects | null>(null)
+const fault = ref('')
 watch(
   () => entry,
   async (now) => {
-    rejects.value = now ? ((await (await services.database()).get('rejects', now.id)) ?? null) : null
+    fault.value = ''
+    rejects.value = now && (await read(now))
   },
 )
+async function read(of: ImportEntry): Promise<Rejects | null> {
+  try {
+    return await readRejects(await services.database(), of)
+  } catch (thrown) {
+    fault.value = toProblem(thrown).message
+    return null
+  }
+}
 function download() {
   if (!rejects.value || !entry) return
   downloadText(
@@ -32,6 +44,7 @@ const label = (field: string) =>
 <template>
   <NDrawer :show="entry !== null" :width="620" @update:show="(s: boolean) => !s && emit('close')">
     <NDrawerContent :title="`What could not be taken from ${entry?.file ?? ''}`" closable>
+      <p v-if="fault" class="loss" role="alert">{{ fault }}</p>
       <template v-if="rejects">
         <div v-if="rejects.rejected.length" class="row-gap head">
           <p>

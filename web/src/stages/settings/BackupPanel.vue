@@ -14,13 +14,15 @@ const turn = useTurn()
 const message = useMessage()
 const dialog = useDialog()
 async function save() {
-  const bytes = await jobs.run('Write the backup', () => services.intake.call('backup', []))
+  const { bytes, left } = await jobs.run('Write the backup', () => services.intake.call('backup', []))
   downloadBytes(
     `sickle-${new Date(services.now()).toISOString().slice(0, 10)}.sickle`,
     bytes as Uint8Array<ArrayBuffer>,
     'application/zip',
   )
-  message.success(`Backup written, ${size(bytes.length)}`)
+  if (left.length === 0) return void message.success(`Backup written, ${size(bytes.length)}`)
+  const without = `Without ${left.join(', ')}: what is kept of it is not as it was brought in.`
+  message.warning(`Backup written, ${size(bytes.length)}. ${without}`, { duration: 0, closable: true })
 }
 const files = useFileDialog({ accept: '.sickle,.zip', multiple: false })
 files.onChange((list) => {

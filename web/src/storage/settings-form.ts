@@ -1,0 +1,43 @@
+import { mostStrips, usualStrips } from '@sickle/core/engine'
+import type { DecimalMark } from '@sickle/core/money'
+import { listOf, oneOf, record, text, truth } from '@sickle/core/schema'
+
+/** Columns of the finds where the seller chose no others. */
+export const usualColumns: readonly string[] = ['price', 'units', 'trend', 'sold', 'room', 'landed', 'profit', 'worth']
+
+export type ThemeChoice = 'light' | 'dark'
+
+/** Small choices. */
+export interface Settings {
+  theme: ThemeChoice
+  /** how the seller writes numbers */
+  decimal: DecimalMark
+  sideFolded: boolean
+  /** measures that have a strip above the finds, and columns of the finds, in order */
+  strips: string[]
+  columns: string[]
+}
+
+export const usualSettings = (): Settings => ({
+  theme: 'light',
+  decimal: '.',
+  sideFolded: false,
+  strips: [...usualStrips],
+  columns: [...usualColumns],
+})
+
+export const settingsSchema = record({
+  theme: oneOf('light', 'dark'),
+  decimal: oneOf('.', ','),
+  sideFolded: truth(),
+  strips: listOf(text(60), mostStrips),
+  columns: listOf(text(60), 100).min(1, 'must name a column'),
+})
+
+/** Settings as they rest: what an earlier version did not know stands as usual, and what a later one no longer asks is left out. */
+export function settingsNow(stored: unknown): unknown {
+  if (typeof stored !== 'object' || stored === null || Array.isArray(stored)) return stored
+  const usual = usualSettings()
+  const kept = stored as Record<string, unknown>
+  return Object.fromEntries(Object.entries(usual).map(([name, value]) => [name, kept[name] ?? value]))
+}
