@@ -23,6 +23,7 @@ import DropAnywhere from './DropAnywhere.vue'
 import KeysHelp from './KeysHelp.vue'
 import SheafStrip from './SheafStrip.vue'
 import { stages } from './stages'
+import StandingNotes from './StandingNotes.vue'
 import FollowBar from './FollowBar.vue'
 import TheRow from './TheRow.vue'
 import TheTrail from './TheTrail.vue'
@@ -46,6 +47,7 @@ onMounted(async () => {
     await Promise.all(stores.map((s) => s.load()))
     await scans.load()
     await workspace.reload()
+    await workspace.audit()
   } catch (thrown) {
     fatal.value = toProblem(thrown).message
   }
@@ -103,11 +105,12 @@ useKeys('Everywhere', [
       </div>
     </aside>
     <main id="stage" tabindex="-1">
+      <StandingNotes />
       <div v-if="fatal" class="fatal" role="alert">
         <h2>Sickle cannot open its workspace</h2>
         <p>{{ fatal }}</p>
       </div>
-      <RouterView v-else />
+      <div v-else class="stage"><RouterView /></div>
     </main>
     <FollowBar v-if="turn.role === 'follower'" />
     <SheafStrip v-else />
@@ -146,9 +149,15 @@ useKeys('Everywhere', [
   display: block;
 }
 main {
+  display: flex;
+  flex-direction: column;
   min-width: 0;
   min-height: 0;
   outline: none;
+}
+.stage {
+  flex: 1;
+  min-height: 0;
 }
 .skip {
   position: absolute;

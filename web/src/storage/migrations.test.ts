@@ -125,7 +125,7 @@ test('what version 3 kept is sealed as it stands, and from then on a change is f
   const [kept] = await listImports(now)
   expect([now.version, kept?.columns, kept?.spoilt]).toEqual([databaseVersion, [['price', 'title']], undefined])
   expect(await readRejects(now, kept as ImportEntry)).toMatchObject({ headings: ['x'] })
-  expect((await listScans(now))[0]).toMatchObject({ state: 'paused', pagesDone: 0, taken: 0})
+  expect((await listScans(now))[0]).toMatchObject({ state: 'paused', pagesDone: 0, taken: 0 })
   expect(await now.count('scanPages')).toBe(0)
   now.close()
 })

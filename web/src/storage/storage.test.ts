@@ -194,7 +194,11 @@ test('a damaged backup is refused with the reason, and nothing is changed', asyn
     [await resealed(files, 'documents/cuts.json', strToU8('null')), 'backup-damaged', /cuts.json: it is missing/],
     [await resealed(files, 'documents/cuts.json', strToU8('{oops')), 'backup-damaged', /cuts.json cannot be read/],
     [await resealed(files, 'imports/a.json', strToU8('null')), 'backup-damaged', /a.json: it is missing/],
-    [await resealed(files, 'imports/a.json', strToU8('{"entry":null}')), 'backup-damaged', /a.json: (entry|rejects) is missing/],
+    [
+      await resealed(files, 'imports/a.json', strToU8('{"entry":null}')),
+      'backup-damaged',
+      /a.json: (entry|rejects) is missing/,
+    ],
     [
       await resealed(files, 'columns/a/0/price.f64', new Uint8Array(new Float64Array([1, Infinity, 2]).buffer)),
       'backup-damaged',

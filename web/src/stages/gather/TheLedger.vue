@@ -48,7 +48,13 @@ function remove(entry: ImportEntry) {
       <tbody>
         <tr v-for="e in [...workspace.ledger].reverse()" :key="e.id">
           <td class="file">
-            <button class="bare" :title="`See the records of ${e.file}`" @click="reading = e">{{ e.file }}</button>
+            <template v-if="e.spoilt">
+              {{ e.file }}
+              <div class="small loss">Set aside: {{ e.spoilt }}. Bring the file in again, then remove this one.</div>
+            </template>
+            <button v-else class="bare" :title="`See the records of ${e.file}`" @click="reading = e">
+              {{ e.file }}
+            </button>
           </td>
           <td>{{ recordKind(e.kind).label }}</td>
           <td>{{ e.from ?? 'by column' }}</td>
