@@ -1,5 +1,16 @@
 import type { Capture } from '../intake'
-import { numberAt, numberIn, numbers, TableBuilder, textAt, textColumn, textIn, type Table } from '../tables'
+import {
+  joinSeveral,
+  numberAt,
+  numberIn,
+  numbers,
+  splitSeveral,
+  TableBuilder,
+  textAt,
+  textColumn,
+  textIn,
+  type Table,
+} from '../tables'
 import { ListingIndex } from './find-listing'
 import { listingKey } from './listing'
 
@@ -50,7 +61,7 @@ export async function itemReach(
       clipCreators: found && found.creators.size > 0 ? found.creators.size : null,
       clipCommission: found?.commission ?? null,
       oneItemStores: Number.isNaN(stores[item]) ? null : (stores[item] as number),
-      channels: found && found.channels.size > 0 ? [...found.channels].sort().join('|') : null,
+      channels: found && found.channels.size > 0 ? joinSeveral([...found.channels].sort()) : null,
     })
   }
   return builder.finish()
@@ -64,7 +75,7 @@ export function reachAt(table: Table, item: number): Reach {
     clipCreators: n('clipCreators'),
     clipCommission: n('clipCommission'),
     oneItemStores: n('oneItemStores'),
-    channels: textIn(table, 'channels', item)?.split('|') ?? [],
+    channels: splitSeveral(textIn(table, 'channels', item) ?? ''),
   }
 }
 

@@ -1,1 +1,2 @@
 export * from './may-list'
+export * from './status-of'

@@ -1,6 +1,6 @@
+import { categoryParts } from '../identity'
 import type { RowRecord } from '../tables'
-
-export type ListingStatus = 'restricted' | 'needs approval' | 'allowed' | 'unknown'
+import { statusOf, type ListingStatus } from './status-of'
 
 export interface MayList {
   status: ListingStatus
@@ -16,13 +16,6 @@ interface Listed {
 
 const order: ListingStatus[] = ['restricted', 'needs approval', 'allowed', 'unknown']
 const text = (v: unknown) => (typeof v === 'string' ? v.trim() : null)
-
-/** What an entry's own words come to. */
-export function statusOf(words: string): ListingStatus {
-  if (/approv|permission|on request/i.test(words)) return 'needs approval'
-  if (/not|no\b|restrict|forbid|ban|prohibit|gated|block/i.test(words)) return 'restricted'
-  return /allow|ok|yes|free|open|listed/i.test(words) ? 'allowed' : 'unknown'
-}
 
 /**
  * Whether an item may be listed, by the entries that name its barcode, one of its listings, its category or a category above it, or a
@@ -51,7 +44,7 @@ function plainWords(s: string): string {
 }
 
 function isUnder(category: string | null, branch: string | null): boolean {
-  if (category === null || branch === null || branch === '') return false
-  const [mine, theirs] = [category.toLowerCase(), branch.toLowerCase()]
-  return mine === theirs || mine.startsWith(`${theirs} / `)
+  const parts = (path: string | null) => categoryParts((path ?? '').toLowerCase())
+  const [mine, theirs] = [parts(category), parts(branch)]
+  return theirs.length > 0 && theirs.every((part, i) => mine[i] === part)
 }

@@ -1,10 +1,12 @@
 import { anyText, byName, listOf, oneOf, orNull, record, span, text, truth } from '../schema'
 import { mixed, type Schema } from 'yup'
+import { categoryPath } from '../identity'
 import { facets } from './facets'
 import { measures } from './measures'
 import { emptyQuery, type Query } from './query'
 
-const ends = mixed()
+/** Both ends of a limit, null where it is open. */
+export const limitSchema = mixed()
   .nullable()
   .test('ends', 'must be two numbers, or null where it is open, the lower first', (span) => {
     if (!Array.isArray(span) || span.length !== 2) return false
@@ -13,7 +15,7 @@ const ends = mixed()
     return fine && (low === null || high === null || (low as number) <= (high as number))
   })
 
-const limits = byName(ends, 100).test(
+const limits = byName(limitSchema, 100).test(
   'measures',
   ({ value }) => `has no measure ${strangerIn(value) ?? ''}`,
   (v) => strangerIn(v) === null,
@@ -52,8 +54,14 @@ export const cutRunsSchema = byName(
 
 /** A query as it rests or stands in a file: what it does not speak of is open. */
 export function queryNow(stored: unknown): unknown {
-  return typeof stored === 'object' && stored !== null && !Array.isArray(stored) ? { ...emptyQuery, ...(stored as Partial<Query>) } : stored
-} // prettier-ignore
+  if (typeof stored !== 'object' || stored === null || Array.isArray(stored)) return stored
+  const query = { ...emptyQuery, ...(stored as Partial<Query>) }
+  const { categories } = query as { categories: unknown }
+  // as categories meet everywhere: 'Garden/Tools' is 'Garden / Tools'
+  return Array.isArray(categories)
+    ? { ...query, categories: categories.map((c: unknown) => (typeof c === 'string' ? categoryPath(c) : c)) }
+    : query
+}
 
 export function cutsNow(stored: unknown): unknown {
   if (!Array.isArray(stored)) return stored

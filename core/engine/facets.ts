@@ -1,6 +1,8 @@
 import type { Item } from '../catalog'
+import { categoryParts } from '../identity'
+import { joinSeveral, splitSeveral } from '../tables'
 
-/** What items can be chosen by: one text an item. Several markets, or whatever else there are several of, are one text, joined by '|'. */
+/** What items can be chosen by: one text an item. Several markets, or whatever else there are several of, are one text, joined by a sign that no name holds. */
 export const facets = [
   'markets',
   'categories',
@@ -27,7 +29,7 @@ export const facetLabels: Record<FacetName, string> = {
   channels: 'Advertised on',
 }
 
-const several = (words: readonly string[]) => (words.length === 0 ? null : words.join('|'))
+const several = (words: readonly string[]) => (words.length === 0 ? null : joinSeveral(words))
 
 export const facetOf: Record<FacetName, (item: Item) => string | null> = {
   markets: (i) => several(i.markets),
@@ -43,12 +45,12 @@ export const facetOf: Record<FacetName, (item: Item) => string | null> = {
 
 /** The values that one facet text stands for: several words, or a category with all it lies under. */
 export function facetValues(name: FacetName, text: string): string[] {
-  return name === 'categories' ? branches(text) : text.split('|')
+  return name === 'categories' ? branches(text) : splitSeveral(text)
 }
 
 /** 'Garden / Birds' → ['Garden', 'Garden / Birds'] */
 export function branches(path: string | null): string[] {
   if (path === null) return []
-  const parts = path.split(' / ')
+  const parts = categoryParts(path)
   return parts.map((_, i) => parts.slice(0, i + 1).join(' / '))
 }

@@ -92,6 +92,11 @@ export class Finder {
     }
   }
 
+  /** Whether an item is among those that match the last query. */
+  isFound(place: number): boolean {
+    return this.#screen.mask[place] === 0
+  }
+
   /** Items that match the last query, in its order: those from place `from` on. */
   places(from: number, count: number): Int32Array {
     const { by, descending } = this.#asked.sort

@@ -1,2 +1,3 @@
 export * from './gtin'
 export * from './day'
+export { categoryParts, categoryPath } from './category-path'

@@ -10,6 +10,8 @@ export interface CellStyle {
   ratio?: 'percent' | 'share'
   /** of days written as plain figures; without it such figures are no days */
   days?: 'serial' | 'seconds' | 'milliseconds'
+  /** what a plain yes says in a column of verdicts, by its heading; left out, it is the text it is */
+  yes?: 'restricted' | 'allowed'
   /** days after it are doubted, days since 1970 */
   latestDay?: number | null
 }

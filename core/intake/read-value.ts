@@ -1,5 +1,5 @@
 import { decodeHTML } from 'entities'
-import { normaliseGtin } from '../identity'
+import { categoryPath, normaliseGtin } from '../identity'
 import { isCurrencyCode, recogniseCurrency } from '../money'
 import type { CellStyle } from './cell-style'
 import { isoDay } from '../identity'
@@ -7,6 +7,8 @@ import { parseDay } from './day-style'
 import { bareNumber, e4OfPlain, plainNumber } from './number-style'
 import type { Cell } from './opened-file'
 import type { FieldType } from './record-kinds'
+import { fold } from './recognise/heading'
+import { isOneOf } from './recognise/value-words'
 import { tiersFromCell, tiersToText } from './tiers'
 import { unguardFormula } from './write-delimited'
 
@@ -26,13 +28,13 @@ export function readValue(cell: Cell, type: FieldType, style: CellStyle): ReadVa
   if (text.length <= longestUnknown && unknownWords.has(text.toLowerCase())) return { value: null }
   switch (type) {
     case 'text':
-      return { value: text }
+      return { value: style.yes ? answerOf(text, style.yes) : text }
     case 'id':
       return { value: text.slice(0, 80) }
     case 'list':
       return { value: split(text, /[,|;]/).join('|') }
     case 'path':
-      return { value: split(text, /[|>/]/).join(' / ') }
+      return { value: categoryPath(text) }
     case 'gtin': {
       const gtin = normaliseGtin(text)
       return gtin ? { value: gtin } : fail(`'${text}' is no valid barcode`)
@@ -49,6 +51,15 @@ export function readValue(cell: Cell, type: FieldType, style: CellStyle): ReadVa
       return readNumber(cell, text, type, style)
   }
 }
+
+/** 'yes' under the heading 'Restricted' is no leave to list. */
+function answerOf(text: string, yes: NonNullable<CellStyle['yes']>): string {
+  const word = fold(text)
+  if (!isOneOf('yesNo', word)) return text
+  return noes.has(word) ? `not ${yes}` : yes
+}
+
+const noes = new Set('no n false nein non nee nie nao falso'.split(' '))
 
 function readTierCell(text: string): ReadValue {
   const tiers = tiersFromCell(text)

@@ -33,6 +33,19 @@ export const noLimits: ScanLimits = {
   without: [],
 }
 
+/** The limits in words; '' where there are none. @example 'price from 5 to 40, 3 stars at least, without “used”' */
+export function describeLimits({ leastPrice, mostPrice, leastUnits, leastRating, without }: ScanLimits): string {
+  const price = [leastPrice === null ? '' : `from ${leastPrice}`, mostPrice === null ? '' : `to ${mostPrice}`]
+  return [
+    leastPrice === null && mostPrice === null ? '' : `price ${price.filter((p) => p !== '').join(' ')}`,
+    leastUnits === null ? '' : `${leastUnits} units sold at least`,
+    leastRating === null ? '' : `${leastRating} stars at least`,
+    without.length === 0 ? '' : `without ${without.map((w) => `“${w}”`).join(', ')}`,
+  ]
+    .filter((part) => part !== '')
+    .join(', ')
+}
+
 /** The kind of record that a scan brings. */
 export function kindOfPlan({ list = 'listings' }: ScanPlan): RecordKind {
   return recordKind(lists[list])

@@ -1,7 +1,8 @@
 import { orderOfVotes, orderVotes, type DateOrder, type OrderVotes } from '../day-style'
 import { numberVotes, plainNumber, styleOfVotes, type NumberStyle, type NumberVotes } from '../number-style'
 import { isBlank, type Cell } from '../opened-file'
-import { readHeading } from './heading'
+import { fold, readHeading } from './heading'
+import { isOneOf } from './value-words'
 
 /** How the cells of one column are written, where it differs from the file or the file cannot say. One style a column, never by cell. */
 export interface ColumnStyle {
@@ -11,6 +12,8 @@ export interface ColumnStyle {
   ratio?: 'percent' | 'share'
   /** of days that are figures: a spreadsheet's count of days, or time since 1970 */
   days?: 'serial' | 'seconds' | 'milliseconds'
+  /** what a plain yes says, where the heading asks whether a thing is restricted, or allowed */
+  yes?: 'restricted' | 'allowed'
 }
 
 export interface StyleGuess {
@@ -43,8 +46,20 @@ export function columnStyle(headingText: string, cells: readonly Cell[], votes: 
   if (days) style.days = days
   const { ratio, sure } = ratioOf(headingText, texts, figures)
   if (ratio) style.ratio = ratio
+  const yes = askedBy(headingText, texts)
+  if (yes) style.yes = yes
   const doubtful = sure ? undefined : figures.find((v) => Math.abs(v) > 1)
   return { style, ratioDoubt: doubtful === undefined ? null : String(doubtful) }
+} // prettier-ignore
+
+/** A column of plain answers, by what its heading asks. */
+function askedBy(headingText: string, texts: readonly string[]): ColumnStyle['yes'] | null {
+  if (texts.length === 0 || !texts.every((t) => isOneOf('yesNo', fold(t.trim())))) return null
+  const heading = fold(headingText.slice(0, 200))
+  if (/(?:not|un)[ -]?(?:restrict|gated)/.test(heading)) return 'allowed'
+  if (/restrict|restrei|restring|gated|gating|forbid|banned|block|gesperrt|sperre|verbot|interdit|prohib|vietat|limitat|beperk|zakazan|ograniczon|proibid|restrit/.test(heading))
+    return 'restricted'
+  return /allow|may|can|eligib|erlaubt|zulassig|darf|autoris|permi|consentit|toegestaan|mag|dozwolon/.test(heading) ? 'allowed' : null
 } // prettier-ignore
 
 function shortTexts(cells: readonly Cell[]): string[] {

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { NPopover } from 'naive-ui'
 import { computed } from 'vue'
 import { plural } from '@/shared/format'
 import { useJobs } from '@/shared/stores/jobs'
+import HousePopover from '@/shared/widgets/HousePopover.vue'
 
 const jobs = useJobs()
 const label = computed(() => (jobs.active.length > 0 ? plural(jobs.active.length, 'job') : 'No jobs'))
@@ -18,7 +18,7 @@ const words = {
 </script>
 
 <template>
-  <NPopover trigger="click" placement="bottom-end">
+  <HousePopover label="Jobs" placement="bottom-end">
     <template #trigger>
       <button class="bare tray" :aria-label="`${label}: show`">
         <span>{{ label }}</span>
@@ -49,7 +49,7 @@ const words = {
         Clear finished
       </button>
     </div>
-  </NPopover>
+  </HousePopover>
 </template>
 
 <style scoped>

@@ -45,19 +45,25 @@ export class Bench {
     return this.#finder
   }
 
-  /** @param shown which measures have a strip, and which stand in columns of their own */
+  /**
+   * @param shown which measures have a strip, and which stand in columns of their own
+   * @param looked key of the item that is looked at: `isLookedFound` says whether it is among what was found
+   */
   async ask(
     query: Query,
     hidden: readonly string[],
     shown: Shown,
     count: number,
-  ): Promise<Answer & { rows: FindRow[] }> {
+    looked: string | null = null,
+  ): Promise<Answer & { rows: FindRow[]; isLookedFound: boolean }> {
     if (query.words.trim() !== '' || query.phrase !== '' || query.stores.length > 0) await this.maker
     if (shown.strips.join() !== this.#finder.strips.join())
       this.#finder = new Finder(() => this.#now().catalog, this.figures, shown.strips)
     this.#columns = shown.columns.filter((name) => this.figures.columns[name]?.type === 'number')
     const answer = this.#finder.ask(query, await this.placesOf(hidden))
-    return { ...answer, rows: await this.rowsAt(0, count) }
+    const [place] = looked === null ? [] : await this.placesOf([looked])
+    const isLookedFound = place !== undefined && this.#finder.isFound(place)
+    return { ...answer, rows: await this.rowsAt(0, count), isLookedFound }
   }
 
   /** More rows of the last answer. */

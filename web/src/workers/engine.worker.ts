@@ -162,8 +162,8 @@ const methods = {
     return take(copy, maker)
   },
 
-  ask: (_: CallContext, query: Query, hidden: string[], shown: Shown, count: number) =>
-    loaded().ask(query, hidden, shown, count),
+  ask: (_: CallContext, query: Query, hidden: string[], shown: Shown, count: number, looked: string | null) =>
+    loaded().ask(query, hidden, shown, count, looked),
 
   /** More rows of the last answer. */
   page: (_: CallContext, from: number, count: number) => bench?.rowsAt(from, count) ?? [],

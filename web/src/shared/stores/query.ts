@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import {
+  checkCut,
   cutChanges,
   emptyQuery,
   readCut,
@@ -70,8 +71,12 @@ export const useQuery = defineStore('query', () => {
 
   async function answerNewest(): Promise<number> {
     const mine = asked
-    const got = await services.engine.call('ask', [plain(query.value), hidden(), plain(shown.value), pageSize])
-    const { rows: first, ...rest } = got
+    const looked = selected.value
+    const got = await services.engine.call('ask', [plain(query.value), hidden(), plain(shown.value), pageSize, looked])
+    const { rows: first, isLookedFound, ...rest } = got
+    // What is not to be seen in the list is not decided by a key either; one that was just dropped may still be given its reason.
+    const isDropped = looked !== null && sheaf.decisionOf(looked)?.state === 'drop'
+    if (looked !== null && looked === selected.value && !isLookedFound && !isDropped) selected.value = null
     loading.clear()
     rows.value = new Map(first.map((r, i) => [i, same(r)]))
     answer.value = rest
@@ -93,7 +98,12 @@ export const useQuery = defineStore('query', () => {
     }
   }
 
-  const change = (some: Partial<Query>) => void (query.value = { ...query.value, ...some })
+  /** the order that the seller chose, which a Cut's own order passes over and lifting all limits brings back */
+  let ownSort = plain(emptyQuery.sort)
+  function change(some: Partial<Query>): void {
+    if (some.sort) ownSort = some.sort
+    query.value = { ...query.value, ...some }
+  }
   function setLimit(measure: string, span: Span | null): void {
     const { [measure]: _, ...rest } = query.value.limits
     const open = span === null || (span[0] === null && span[1] === null)
@@ -113,10 +123,13 @@ export const useQuery = defineStore('query', () => {
     const run = runs.value.value[cut.name]
     return run ? cutChanges(run) : null
   }
-  const clear = () => void (query.value = { ...plain(emptyQuery), sort: query.value.sort })
+  const clear = () => replace({ sort: plain(ownSort) })
   const cuts = computed(() => [...shippedCuts, ...own.value.value])
-  const keepCut = (name: string) =>
-    own.set([...own.value.value.filter((c) => c.name !== name), { name, query: plain(query.value), ships: false }])
+  /** @throws Problem 'cut-invalid' */
+  async function keepCut(name: string): Promise<void> {
+    const cut = checkCut({ name: name.trim(), query: plain(query.value), ships: false })
+    await own.set([...own.value.value.filter((c) => c.name !== cut.name), cut])
+  }
   const dropCut = (name: string) => own.set(own.value.value.filter((c) => c.name !== name))
   const takeCut = (json: unknown) => {
     const cut = readCut(json)

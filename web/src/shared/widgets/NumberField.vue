@@ -38,6 +38,7 @@ const { text, fault, typed } = useTyped({
   change: (plain) => emit('change', exact(Number(plain) / factor.value)),
   ...(open ? { clear: () => emit('clear') } : {}),
 })
+defineExpose({ isFaulty: () => fault.value !== null })
 </script>
 
 <template>

@@ -27,7 +27,7 @@ defineExpose({ focusReason: () => head.value?.focusReason() })
 </script>
 
 <template>
-  <section aria-label="Close look" class="look">
+  <section aria-label="Close look" class="look" tabindex="0">
     <template v-if="item">
       <LookHead ref="head" :item="item" @margin="$emit('margin')" @close="$emit('close')" @full="$emit('full')" />
       <ItemSelling :item="item" />

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp } from '@lucide/vue'
-import { NPopover } from 'naive-ui'
 import { computed } from 'vue'
 import { measures, mostStrips, usualStrips } from '@sickle/core/engine'
 import { currencySign } from '@/shared/format'
@@ -8,6 +7,7 @@ import { useRules } from '@/shared/stores/rules'
 import { useSettings } from '@/shared/stores/settings'
 import { usualColumns } from '@/storage/settings-form'
 import { allColumns } from './columns'
+import HousePopover from '@/shared/widgets/HousePopover.vue'
 
 /** Which measures have a strip above the finds, and which columns the finds have, in which order. */
 defineProps<{ hidden: number }>()
@@ -50,7 +50,7 @@ function usual() {
 </script>
 
 <template>
-  <NPopover trigger="click" placement="bottom-start">
+  <HousePopover label="Strips and columns" placement="bottom-start">
     <template #trigger>
       <button
         class="bare link small"
@@ -91,7 +91,7 @@ function usual() {
       </section>
       <button class="bare link small" @click="usual">As it was at first</button>
     </div>
-  </NPopover>
+  </HousePopover>
 </template>
 
 <style scoped>

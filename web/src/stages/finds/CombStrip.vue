@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { brushX, select, type D3BrushEvent } from 'd3'
 import { useElementSize } from '@vueuse/core'
-import { NPopover } from 'naive-ui'
-import { computed, onMounted, useTemplateRef, watch } from 'vue'
+import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { placeOf, valueAt, type Measure, type Span, type StripAnswer } from '@sickle/core/engine'
 import { count, currencySign } from '@/shared/format'
 import { spanWords, valueWords } from '@/shared/span-words'
 import ChartTable from '@/shared/charts/ChartTable.vue'
-import NumberField from '@/shared/widgets/NumberField.vue'
 import { stripPaths } from '@/shared/charts/strip-geometry'
+import HousePopover from '@/shared/widgets/HousePopover.vue'
+import LimitFields from './LimitFields.vue'
 
 const { measure, strip, span, home } = defineProps<{
   measure: Measure
@@ -17,6 +17,11 @@ const { measure, strip, span, home } = defineProps<{
   home: string
 }>()
 const emit = defineEmits<{ limit: [span: Span | null] }>()
+const open = ref(false)
+function set(limit: Span) {
+  open.value = false
+  emit('limit', limit)
+}
 const box = useTemplateRef('box')
 const { width: measured } = useElementSize(box)
 const width = computed(() => Math.max(60, Math.round(measured.value) || 106))
@@ -99,58 +104,21 @@ watch(() => span, place)
   <div ref="box" class="strip">
     <div class="head">
       <span class="name" :title="measure.label">{{ measure.label }}{{ sign }}</span>
-      <NPopover trigger="click" placement="bottom">
+      <HousePopover v-model:show="open" :label="`Limit of ${measure.label}`">
         <template #trigger>
           <button class="bare limit" :class="{ set: span }" :aria-label="`Limit of ${measure.label}: ${label}`">
             {{ label }}
           </button>
         </template>
         <div class="fields">
-          <label
-            >from
-            <NumberField
-              :value="span?.[0]"
-              :percent="measure.format === 'percent'"
-              open
-              :min="-1e12"
-              :max="1e12"
-              placeholder="open"
-              :label="`${measure.label} from`"
-              @change="(v) => emit('limit', [v, span?.[1] ?? null])"
-              @clear="emit('limit', [null, span?.[1] ?? null])"
-          /></label>
-          <label
-            >to
-            <NumberField
-              :value="span?.[1]"
-              :percent="measure.format === 'percent'"
-              open
-              :min="-1e12"
-              :max="1e12"
-              placeholder="open"
-              :label="`${measure.label} to`"
-              @change="(v) => emit('limit', [span?.[0] ?? null, v])"
-              @clear="emit('limit', [span?.[0] ?? null, null])"
-          /></label>
-          <p class="small quiet">
-            {{ measure.format === 'percent' ? 'In percent. ' : ''
-            }}<template v-if="measure.band"
-              >Rule of thumb: {{ measure.band[0] === null ? 'up to' : 'from' }}
-              {{ valueWords(measure, measure.band[0] ?? measure.band[1] ?? 0)
-              }}{{
-                measure.band[0] !== null && measure.band[1] !== null
-                  ? ` to ${valueWords(measure, measure.band[1])}`
-                  : ''
-              }}.</template
-            >
-          </p>
+          <LimitFields :measure="measure" :span="span" @set="set" />
           <p v-if="strip" class="small">{{ count(strip.unknown) }} without a figure{{ span ? ' are left out' : '' }}</p>
           <button v-if="span" class="bare small clear" @click="emit('limit', null)">
             Lift this limit: {{ count(strip?.wouldReturn ?? 0) }} come back
           </button>
           <ChartTable :caption="`Items by ${measure.label} under the other limits`" :rows="table()" />
         </div>
-      </NPopover>
+      </HousePopover>
     </div>
     <svg :width="width" :height="height + 6" :aria-label="`Distribution of ${measure.label}`" role="img">
       <rect
@@ -183,7 +151,7 @@ watch(() => span, place)
 <style scoped>
 .strip {
   flex: 1;
-  min-width: 92px;
+  min-width: 62px;
 }
 svg {
   display: block;
@@ -237,11 +205,6 @@ svg {
   display: grid;
   gap: 6px;
   width: 190px;
-}
-.fields label {
-  display: grid;
-  grid-template-columns: 36px 1fr;
-  align-items: center;
 }
 .clear {
   color: var(--slate);

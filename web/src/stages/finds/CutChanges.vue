@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { NPopover } from 'naive-ui'
 import { computed, ref } from 'vue'
 import type { Cut, FindRow } from '@sickle/core/engine'
 import { useServices } from '@/app/services'
 import { count, dayInWords } from '@/shared/format'
 import { useQuery } from '@/shared/stores/query'
 import { useFollow } from '@/shared/use-follow'
+import HousePopover from '@/shared/widgets/HousePopover.vue'
 
 /** What a Cut finds now that it did not find on the data before, and the other way round. */
 const { cut } = defineProps<{ cut: Cut }>()
@@ -27,7 +27,12 @@ async function look() {
 </script>
 
 <template>
-  <NPopover v-if="changes" trigger="click" placement="right-start" @update:show="(open: boolean) => open && look()">
+  <HousePopover
+    v-if="changes"
+    label="What changed"
+    placement="right-start"
+    @update:show="(open: boolean) => open && look()"
+  >
     <template #trigger>
       <button class="bare changes">
         since {{ dayInWords(Math.floor(changes.since / 86_400_000)) }}: {{ count(changes.came.length) }} new,
@@ -49,7 +54,7 @@ async function look() {
         <p v-if="l.of > l.rows.length" class="small quiet">and {{ count(l.of - l.rows.length) }} more</p>
       </section>
     </div>
-  </NPopover>
+  </HousePopover>
   <p v-else class="first small">First run: what changes is told next time.</p>
 </template>
 

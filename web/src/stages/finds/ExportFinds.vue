@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { NPopover } from 'naive-ui'
 import { exportFormats, type ExportFormat } from '@sickle/core/exports'
 import { useServices } from '@/app/services'
 import { downloadBytes } from '@/shared/download'
@@ -8,6 +7,7 @@ import { useJobs } from '@/shared/stores/jobs'
 import { useQuery } from '@/shared/stores/query'
 import { useSettings } from '@/shared/stores/settings'
 import { plain } from '@/shared/plain'
+import HousePopover from '@/shared/widgets/HousePopover.vue'
 
 /** What is found, as a file: every item that passes, in this order, with the columns that are seen. */
 const services = useServices()
@@ -28,7 +28,7 @@ async function take(format: ExportFormat) {
 </script>
 
 <template>
-  <NPopover trigger="click" placement="bottom-end">
+  <HousePopover label="Export what is found" placement="bottom-end">
     <template #trigger><button class="bare link small" :disabled="!query.answer?.matching">Export</button></template>
     <div class="formats">
       <p class="small quiet">{{ count(query.answer?.matching) }} items with the columns shown, as</p>
@@ -36,7 +36,7 @@ async function take(format: ExportFormat) {
         {{ f.label }}
       </button>
     </div>
-  </NPopover>
+  </HousePopover>
 </template>
 
 <style scoped>

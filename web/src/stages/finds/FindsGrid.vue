@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, onBeforeUpdate, onUpdated, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Item } from '@sickle/core/catalog'
 import type { FindRow } from '@sickle/core/engine'
 import { useServices } from '@/app/services'
@@ -88,6 +88,12 @@ function sortBy(by: string) {
   const { sort } = query.query
   query.change({ sort: { by, descending: sort.by === by ? !sort.descending : by !== 'price' } })
 }
+// A row that goes takes the focus with it; the list keeps it, so that the keys go on.
+let hadFocus = false
+onBeforeUpdate(() => (hadFocus = Boolean(box.value?.contains(document.activeElement))))
+onUpdated(() => {
+  if (hadFocus && document.activeElement === document.body) box.value?.focus({ preventScroll: true })
+})
 const sign = computed(() => currencySign(rules.home))
 const { width } = useElementSize(box)
 const columns = computed(() => fitting(chosenColumns(settings.value.columns, sign.value), width.value || 1000))
@@ -106,6 +112,7 @@ defineExpose({ move, first, titleOf, unfoldSelected })
   <div
     ref="box"
     class="panel grid"
+    tabindex="-1"
     role="grid"
     aria-label="Items"
     :aria-rowcount="total + 1"

@@ -58,7 +58,7 @@ useKeys('Finds', [
   { key: 'o', label: 'Close look in full (Enter in the list)', run: () => inTurn(toItem) },
   { key: 'm', label: 'Cost it in Margin', run: () => inTurn(toMargin) },
   { key: 'escape', label: 'Close the look', run: () => (query.selected = null) },
-])
+], () => [grid.value?.$el, look.value?.$el]) // prettier-ignore
 </script>
 
 <template>

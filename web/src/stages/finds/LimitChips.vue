@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { NButton, NInput, NPopover } from 'naive-ui'
+import { NButton, NInput } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { facets, measure, type FacetName } from '@sickle/core/engine'
 import { count } from '@/shared/format'
+import { toProblem } from '@/shared/problem'
 import { spanWords } from '@/shared/span-words'
 import { useQuery } from '@/shared/stores/query'
 import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
+import HousePopover from '@/shared/widgets/HousePopover.vue'
 
 const query = useQuery()
 const sheaf = useSheaf()
@@ -32,11 +34,15 @@ const chips = computed(() => {
   ] // prettier-ignore
 })
 const limited = computed(() => chips.value.length > 0 || Object.keys(query.query.limits).length > 0)
+const fault = ref('')
 async function keep() {
-  if (name.value.trim() === '') return
-  await query.keepCut(name.value.trim())
+  try {
+    await query.keepCut(name.value)
+  } catch (thrown) {
+    return void (fault.value = toProblem(thrown).message)
+  }
   naming.value = false
-  name.value = ''
+  name.value = fault.value = ''
 }
 </script>
 
@@ -46,17 +52,20 @@ async function keep() {
       {{ c.label }} <span aria-hidden="true">×</span>
     </button>
     <button v-if="limited" class="bare link" @click="query.clear()">Lift all limits</button>
-    <NPopover v-if="limited" v-model:show="naming" trigger="click" placement="bottom">
+    <HousePopover v-if="limited" v-model:show="naming" label="Keep as a Cut">
       <template #trigger><button class="bare link">Keep as a Cut</button></template>
-      <form class="row-gap" @submit.prevent="keep">
-        <NInput
-          v-model:value="name"
-          size="small"
-          placeholder="Name of the Cut"
-          :input-props="{ 'aria-label': 'Name of the Cut' }"
-        /><NButton size="small" type="primary" attr-type="submit">Keep</NButton>
+      <form @submit.prevent="keep">
+        <div class="row-gap">
+          <NInput
+            v-model:value="name"
+            size="small"
+            placeholder="Name of the Cut"
+            :input-props="{ 'aria-label': 'Name of the Cut' }"
+          /><NButton size="small" type="primary" attr-type="submit">Keep</NButton>
+        </div>
+        <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>
       </form>
-    </NPopover>
+    </HousePopover>
     <span class="spring" />
     <button v-if="sheaf.dropped.length" class="bare link" @click="query.showDropped = !query.showDropped">
       {{ query.showDropped ? 'Hide' : 'Show' }} {{ count(sheaf.dropped.length) }} dropped

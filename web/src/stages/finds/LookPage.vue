@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { computed, useTemplateRef } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useServices } from '@/app/services'
 import { whatDoIMake } from '@/shared/answers'
@@ -50,6 +50,18 @@ useKeys('Close look', [
   { key: 'm', label: 'Cost it in Margin', run: toMargin },
   { key: 'escape', label: 'Back to Finds', run: back },
 ])
+const answers = useTemplateRef('answers')
+/** which item the focus was given to: a new one takes it, the same worked out anew does not */
+let shown = ''
+watch(
+  item,
+  (now) => {
+    if (!now || shown === key.value) return
+    shown = key.value
+    answers.value?.focus({ preventScroll: true })
+  },
+  { flush: 'post' },
+)
 </script>
 
 <template>
@@ -65,7 +77,7 @@ useKeys('Close look', [
   </EmptyState>
   <div v-else class="full">
     <LookHead ref="head" class="head" :item="item" large @margin="toMargin" @close="back" />
-    <div class="scroll answers" tabindex="0" role="region" aria-label="Answers">
+    <div ref="answers" class="scroll answers" tabindex="0" role="region" aria-label="Answers">
       <div class="column">
         <ItemSelling :item="item" tall />
         <ItemCourse :item="item" />

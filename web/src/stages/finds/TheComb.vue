@@ -29,9 +29,8 @@ const strips = computed(() => settings.value.strips.map(measure))
 <style scoped>
 .comb {
   display: flex;
-  gap: 14px;
+  gap: clamp(8px, 1vw, 14px);
   padding: 7px 12px 6px;
   flex: none;
-  overflow-x: auto;
 }
 </style>

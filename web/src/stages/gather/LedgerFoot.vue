@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { NButton, NPopover } from 'naive-ui'
+import { NButton } from 'naive-ui'
 import { recordKinds, template, type KindName } from '@sickle/core/intake'
 import { useServices } from '@/app/services'
 import { downloadBytes, downloadText } from '@/shared/download'
 import { useJobs } from '@/shared/stores/jobs'
+import HousePopover from '@/shared/widgets/HousePopover.vue'
 
 /** Under the ledger: empty files to fill in, and all data in one open package. */
 const services = useServices()
@@ -20,7 +21,7 @@ async function save() {
 
 <template>
   <div class="foot row-gap">
-    <NPopover trigger="click" placement="top-start">
+    <HousePopover label="Templates" placement="top-start">
       <template #trigger><NButton size="small">Templates</NButton></template>
       <p class="small quiet">Headings that Sickle knows for certain, and a row as an example.</p>
       <ul>
@@ -30,7 +31,7 @@ async function save() {
           </button>
         </li>
       </ul>
-    </NPopover>
+    </HousePopover>
     <NButton size="small" @click="save">Save all data</NButton>
     <span class="quiet small">as a Data Package: a CSV file of each import, with a description of every column</span>
   </div>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { NAutoComplete, NButton, NPopover } from 'naive-ui'
+import { NAutoComplete, NButton } from 'naive-ui'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { recordKind } from '@sickle/core/intake'
-import { idsOf, lists, noLimits, type ListName, type ScanBy } from '@sickle/core/scan'
+import { describeLimits, idsOf, lists, noLimits, type ListName, type ScanBy } from '@sickle/core/scan'
 import { count } from '@/shared/format'
 import { plain } from '@/shared/plain'
 import { toProblem } from '@/shared/problem'
 import { useScans } from '@/shared/stores/scans'
 import ScanLimitFields from './ScanLimitFields.vue'
+import HousePopover from '@/shared/widgets/HousePopover.vue'
 
 /** Asks for a scan: of which source, what, and what is left out on the way. */
 const scans = useScans()
@@ -59,7 +60,10 @@ const known = computed(() => {
   const typed = value.value.trim().toLowerCase()
   return (lists[by.value] ?? []).filter((v) => v.toLowerCase().includes(typed)).slice(0, 200)
 })
-const limited = computed(() => JSON.stringify(limits.value) !== JSON.stringify(noLimits))
+const limitWords = computed(() => describeLimits(limits.value))
+/** those of the scan before: offered, never taken over by themselves */
+const before = ref(plain(noLimits))
+const beforeWords = computed(() => describeLimits(before.value))
 const ready = computed(() => source.value !== '' && value.value.trim() !== '')
 async function start() {
   if (!ready.value) return
@@ -68,8 +72,10 @@ async function start() {
     list: list.value,
     by: by.value,
     value: value.value.trim(),
-    limits: limits.value,
+    limits: plain(limits.value),
   })
+  if (limitWords.value !== '') before.value = limits.value
+  limits.value = plain(noLimits)
   value.value = ''
 }
 </script>
@@ -82,12 +88,12 @@ async function start() {
         <option v-for="s in scans.sources" :key="s.id" :value="s.id">{{ s.name }}</option>
       </select>
       <span class="spring" />
-      <NPopover trigger="click" placement="bottom-end">
+      <HousePopover label="Limits of the scan" placement="bottom-end">
         <template #trigger>
-          <button type="button" class="bare small link">{{ limited ? 'Limits set' : 'Limits' }}</button>
+          <button type="button" class="bare small link">{{ limitWords === '' ? 'Limits' : 'Limits set' }}</button>
         </template>
         <ScanLimitFields v-model="limits" :currency="about?.currency ?? ''" />
-      </NPopover>
+      </HousePopover>
     </div>
     <div class="line">
       <select v-model="list" aria-label="What to bring">
@@ -107,6 +113,13 @@ async function start() {
       />
       <NButton size="small" type="primary" attr-type="submit" :disabled="!ready">Scan</NButton>
     </div>
+    <p v-if="limitWords !== ''" class="small">
+      Only {{ limitWords }}. <button type="button" class="bare link" @click="limits = plain(noLimits)">Lift</button>
+    </p>
+    <p v-else-if="beforeWords !== ''" class="small quiet">
+      The last scan took only {{ beforeWords }}.
+      <button type="button" class="bare link" @click="limits = plain(before)">The same again</button>
+    </p>
     <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>
     <p v-else class="small quiet">
       {{ by === 'ids' && value ? `${count(idsOf(value).length)} identifiers. ` : '' }}It runs in the background, rests

@@ -71,9 +71,9 @@ function remove(entry: ImportEntry) {
               >0</template
             >
           </td>
-          <td>{{ isoDay(e.capturedOn) }}</td>
+          <td class="day">{{ isoDay(e.capturedOn) }}</td>
           <td class="num">{{ recordKind(e.kind).hasWindow ? `${e.windowDays} d` : '–' }}</td>
-          <td class="quiet">{{ when(new Date(e.importedAt)) }}</td>
+          <td class="quiet day">{{ when(new Date(e.importedAt)) }}</td>
           <td class="num quiet">{{ e.fileBytes > 0 ? bytes(e.fileBytes) : '–' }}</td>
           <td class="num">
             <NButton size="tiny" quaternary :aria-label="`Remove ${e.file}`" @click="remove(e)">Remove</NButton>
@@ -92,6 +92,9 @@ function remove(entry: ImportEntry) {
 }
 .file {
   font-weight: 500;
+}
+.day {
+  white-space: nowrap;
 }
 .file button:hover {
   text-decoration: underline;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
 import { NButton, NDrawer, NDrawerContent } from 'naive-ui'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { scheduleFromJson, scheduleToJson, type FeeLine, type FeeSchedule } from '@sickle/core/margin'
 import { downloadText } from '@/shared/download'
 import { toProblem } from '@/shared/problem'
@@ -71,8 +71,6 @@ const share = () =>
     JSON.stringify(scheduleToJson(schedule.value), null, 2),
     'application/json',
   )
-// Keys of the page work again once it is closed: nothing inside keeps the focus.
-watch(show, (open) => !open && (document.activeElement as HTMLElement | null)?.blur())
 const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElement).value as T
 </script>
 
