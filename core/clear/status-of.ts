@@ -6,7 +6,7 @@ type Meaning = 'ask' | 'forbid' | 'allow' | 'not'
 const beginnings: [Meaning, string][] = [
   ['allow', 'approved approuve aprobado approvato goedgekeurd'],
   ['ask', 'approv permission request ask genehmigung freigabe antrag approbation autorisation aprobacion autorizacion permiso autorizzazione goedkeuring toestemming zgod zgody aprovacao autorizacao'],
-  ['forbid', 'restrict restricc restric forbid prohibit ban banned block gated gating deny denied ineligible refus disallow cannot gesperrt verboten eingeschrankt untersagt interdit restreint prohibid restringid vietat limitat beperkt zakazan ograniczon niedozwolon proibid restrit'],
+  ['forbid', 'restrict restricc restric forbid prohibit ban banned block gated gating deny denied ineligible refus disallow cannot gesperrt verboten eingeschrankt untersagt interdit restreint prohibid restringid vietat limitat beperk zakazan ograniczon niedozwolon proibid restrit'],
   ['allow', 'allow ok yes free open listed permit eligible fine clear unrestricted ungated unblocked erlaubt ja frei zulassig freigegeben autoris oui permis autorizad si consentit autorizzat libero toegestaan mag dozwolon tak sim liberad'],
   ['not', 'not no non never without nicht kein keine ohne nein pas sans sin nunca senza niet geen nee zonder nie bez nao sem'],
 ] // prettier-ignore

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { NInput, NModal } from 'naive-ui'
+import { NInput } from 'naive-ui'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useQuery } from '@/shared/stores/query'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { activeKeys } from '@/shared/use-keys'
 import { stages } from './stages'
+import HouseModal from '@/shared/widgets/HouseModal.vue'
 
 const show = defineModel<boolean>('show', { required: true })
 const router = useRouter()
@@ -52,14 +53,7 @@ function move(step: number) {
 </script>
 
 <template>
-  <NModal
-    v-model:show="show"
-    preset="card"
-    style="width: 520px"
-    title="Everything by name"
-    role="dialog"
-    aria-label="Everything by name"
-  >
+  <HouseModal v-model:show="show" title="Everything by name" :width="520">
     <NInput
       v-model:value="typed"
       placeholder="A stage, a Cut, a sheaf, an action"
@@ -83,7 +77,7 @@ function move(step: number) {
       </li>
       <li v-if="found.length === 0" class="quiet">Nothing has that name.</li>
     </ul>
-  </NModal>
+  </HouseModal>
 </template>
 
 <style scoped>

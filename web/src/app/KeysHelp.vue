@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { NModal } from 'naive-ui'
 import { activeKeys } from '@/shared/use-keys'
+import HouseModal from '@/shared/widgets/HouseModal.vue'
 
 const show = defineModel<boolean>('show', { required: true })
 const pretty = (key: string) =>
@@ -11,14 +11,7 @@ const pretty = (key: string) =>
 </script>
 
 <template>
-  <NModal
-    v-model:show="show"
-    preset="card"
-    title="Keys of this screen"
-    style="width: 560px"
-    role="dialog"
-    aria-label="Keys of this screen"
-  >
+  <HouseModal v-model:show="show" title="Keys of this screen" :width="560">
     <div class="groups">
       <section v-for="group in [...activeKeys].reverse()" :key="group.group">
         <h3>{{ group.group }}</h3>
@@ -27,7 +20,7 @@ const pretty = (key: string) =>
         </div>
       </section>
     </div>
-  </NModal>
+  </HouseModal>
 </template>
 
 <style scoped>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton, NDropdown, NInput, NModal } from 'naive-ui'
+import { NButton, NDropdown, NInput } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { expectedMonthly } from '@sickle/core/verdict'
@@ -7,6 +7,7 @@ import { currencySign, signed } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useSheaf } from '@/shared/stores/sheaf'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
+import HouseModal from '@/shared/widgets/HouseModal.vue'
 
 const sheaf = useSheaf()
 const rules = useRules()
@@ -78,14 +79,7 @@ async function add() {
     <NButton size="small" type="primary" :disabled="!sheaf.kept.length" @click="router.push('/launch')"
       >Draft listings</NButton
     >
-    <NModal
-      v-model:show="naming"
-      preset="card"
-      title="New sheaf"
-      style="width: 380px"
-      role="dialog"
-      aria-label="New sheaf"
-    >
+    <HouseModal v-model:show="naming" title="New sheaf" :width="380">
       <form class="row-gap" @submit.prevent="add">
         <NInput
           v-model:value="name"
@@ -95,7 +89,7 @@ async function add() {
         />
         <NButton type="primary" attr-type="submit">Make</NButton>
       </form>
-    </NModal>
+    </HouseModal>
   </footer>
 </template>
 

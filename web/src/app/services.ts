@@ -19,6 +19,8 @@ export interface Services {
   scan: Channel<ScanMethods>
   /** by which several tabs take turns; left out where there is only one */
   turnTools?: TurnTools
+  /** kept at once and through a reload, for what is still being written; left out where the platform has none */
+  journal?: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>
   /** the clock, ms */
   now: () => number
   newId: () => string

@@ -6,6 +6,7 @@ import { toProblem } from '@/shared/problem'
 import { plain } from '@/shared/plain'
 import { documentForms, type DocumentName } from '@/storage/document-forms'
 import { readDocument, setDocumentAside, writeDocument } from '@/storage/documents'
+import { journalOf } from './journal'
 import { useSetAside } from './set-aside'
 import { useTurn } from './turn'
 
@@ -29,6 +30,7 @@ export function keptDocument<T>(services: Services, name: DocumentName, initial:
   /** as it rests, so that what could not be written is taken back */
   let resting: T = value.value
   let writing: Promise<void> = Promise.resolve()
+  const journal = journalOf(services, name)
 
   async function load() {
     const db = await services.database()
@@ -42,33 +44,43 @@ export function keptDocument<T>(services: Services, name: DocumentName, initial:
       if (turn.role === 'writer') await setDocumentAside(db, name)
     }
     value.value = resting = stored === null ? initial() : (stored as T)
+    if (turn.role === 'writer') await takeUp()
   }
+  /** What a tab was still writing when it was closed is written now. */
+  async function takeUp() {
+    const unwritten = journal.read()
+    if (unwritten === null || firstFault(schema, unwritten)) return journal.clear()
+    await set(unwritten as T)
+  }
+  turn.onGain(() => void load())
   turn.onNews((news) => {
     if (news.about === 'document' && news.name === name) void load()
   })
-  return {
-    value,
-    load,
-    async set(next) {
-      turn.assertWriter()
-      const bare = plain(next)
-      const fault = firstFault(schema, bare)
-      if (fault) throw new Problem('document-invalid', { name: label, reason: `${fault.where || 'it'} ${fault.what}` })
-      value.value = next
-      const shown = toRaw(value.value)
-      const write = async () => {
-        try {
-          await writeDocument(await services.database(), name, bare)
-        } catch (thrown) {
-          // of what was changed since, its own writing decides
-          if (toRaw(value.value) === shown) value.value = resting
-          throw thrown
+  async function set(next: T): Promise<void> {
+    turn.assertWriter()
+    const bare = plain(next)
+    const fault = firstFault(schema, bare)
+    if (fault) throw new Problem('document-invalid', { name: label, reason: `${fault.where || 'it'} ${fault.what}` })
+    journal.note(bare)
+    value.value = next
+    const shown = toRaw(value.value)
+    const write = async () => {
+      try {
+        await writeDocument(await services.database(), name, bare)
+      } catch (thrown) {
+        // of what was changed since, its own writing decides
+        if (toRaw(value.value) === shown) {
+          value.value = resting
+          journal.clear()
         }
-        resting = next
-        turn.tell({ about: 'document', name })
+        throw thrown
       }
-      writing = writing.then(write, write)
-      return writing
-    },
+      resting = next
+      if (toRaw(value.value) === shown) journal.clear()
+      turn.tell({ about: 'document', name })
+    }
+    writing = writing.then(write, write)
+    return writing
   }
+  return { value, load, set }
 }

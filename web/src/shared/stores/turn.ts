@@ -11,6 +11,7 @@ export const useTurn = defineStore('turn', () => {
   const role = ref<Role>('writer')
   const listeners = new Set<(news: News) => void>()
   const losing = new Set<() => void>()
+  const gaining = new Set<() => void>()
   const turn = new Turn(
     services.turnTools ?? {},
     (next) => void changed(next),
@@ -20,7 +21,10 @@ export const useTurn = defineStore('turn', () => {
   async function changed(next: Role): Promise<void> {
     role.value = next
     if (next === 'follower') losing.forEach((stop) => stop())
-    else await sweepUnfinished(await services.database())
+    else {
+      await sweepUnfinished(await services.database())
+      gaining.forEach((begin) => begin())
+    }
   }
   async function begin(): Promise<void> {
     role.value = await turn.begin()
@@ -29,11 +33,13 @@ export const useTurn = defineStore('turn', () => {
   const onNews = (listen: (news: News) => void) => void listeners.add(listen)
   /** what has to stop when another tab takes over */
   const onLoss = (stop: () => void) => void losing.add(stop)
+  /** what is to be done once this tab may write */
+  const onGain = (begin: () => void) => void gaining.add(begin)
   const tell = (news: News) => turn.tell(news)
 
   /** @throws Problem 'tab-follows' */
   function assertWriter(): void {
     if (role.value !== 'writer') throw new Problem('tab-follows')
   }
-  return { role, begin, takeOver, onNews, onLoss, tell, assertWriter }
+  return { role, begin, takeOver, onNews, onLoss, onGain, tell, assertWriter }
 })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton, NDrawer, NDrawerContent } from 'naive-ui'
+import { NButton } from 'naive-ui'
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import { exportFormats, type ExportFormat } from '@sickle/core/exports'
 import { recordKind } from '@sickle/core/intake'
@@ -9,6 +9,7 @@ import { count } from '@/shared/format'
 import { useJobs } from '@/shared/stores/jobs'
 import { useTallList } from '@/shared/use-tall-list'
 import type { ImportEntry } from '@/storage/database'
+import HouseDrawer from '@/shared/widgets/HouseDrawer.vue'
 
 /** The records of one import as they rest, page by page, and the ways to take them out. */
 const { entry } = defineProps<{ entry: ImportEntry | null }>()
@@ -68,50 +69,48 @@ async function take(format: ExportFormat) {
 </script>
 
 <template>
-  <NDrawer :show="entry !== null" width="min(1080px, 92vw)" @update:show="(s: boolean) => !s && emit('close')">
-    <NDrawerContent
-      :title="`${count(first?.total ?? 0)} records of ${entry?.file ?? ''}`"
-      closable
-      body-content-style="height: 100%; padding: 12px 20px"
-    >
-      <div class="records">
-        <div class="row-gap">
-          <span class="quiet small">As they were read: amounts in their currency, ratios plain, days as ISO 8601.</span>
-          <span class="spring" />
-          <span class="small">Save as</span>
-          <NButton v-for="(f, name) in exportFormats" :key="name" size="small" @click="take(name)">{{
-            f.label
-          }}</NButton>
+  <HouseDrawer
+    :show="entry !== null"
+    width="min(1080px, 92vw)"
+    :title="`${count(first?.total ?? 0)} records of ${entry?.file ?? ''}`"
+    body-style="height: 100%; padding: 12px 20px"
+    @close="emit('close')"
+  >
+    <div class="records">
+      <div class="row-gap">
+        <span class="quiet small">As they were read: amounts in their currency, ratios plain, days as ISO 8601.</span>
+        <span class="spring" />
+        <span class="small">Save as</span>
+        <NButton v-for="(f, name) in exportFormats" :key="name" size="small" @click="take(name)">{{ f.label }}</NButton>
+      </div>
+      <div ref="box" class="panel table" role="table" :aria-rowcount="(first?.total ?? 0) + 1" tabindex="0">
+        <div class="line head" role="row" :style="{ gridTemplateColumns: widths }">
+          <span v-for="c in first?.columns" :key="c.name" role="columnheader" :class="{ num: isNumber(c.type) }">{{
+            c.label
+          }}</span>
         </div>
-        <div ref="box" class="panel table" role="table" :aria-rowcount="(first?.total ?? 0) + 1" tabindex="0">
-          <div class="line head" role="row" :style="{ gridTemplateColumns: widths }">
-            <span v-for="c in first?.columns" :key="c.name" role="columnheader" :class="{ num: isNumber(c.type) }">{{
-              c.label
-            }}</span>
-          </div>
-          <div :style="{ height: `${height}px`, position: 'relative' }">
-            <div
-              v-for="v in visible"
-              :key="v.index"
-              class="line at"
-              role="row"
-              :aria-rowindex="v.index + 2"
-              :style="{ gridTemplateColumns: widths, transform: `translateY(${v.start}px)` }"
+        <div :style="{ height: `${height}px`, position: 'relative' }">
+          <div
+            v-for="v in visible"
+            :key="v.index"
+            class="line at"
+            role="row"
+            :aria-rowindex="v.index + 2"
+            :style="{ gridTemplateColumns: widths, transform: `translateY(${v.start}px)` }"
+          >
+            <span
+              v-for="(c, i) in first?.columns"
+              :key="c.name"
+              role="cell"
+              :class="{ num: isNumber(c.type) }"
+              :title="String(rowAt(v.index)?.[i] ?? '')"
+              >{{ rowAt(v.index)?.[i] ?? (rowAt(v.index) ? '–' : '') }}</span
             >
-              <span
-                v-for="(c, i) in first?.columns"
-                :key="c.name"
-                role="cell"
-                :class="{ num: isNumber(c.type) }"
-                :title="String(rowAt(v.index)?.[i] ?? '')"
-                >{{ rowAt(v.index)?.[i] ?? (rowAt(v.index) ? '–' : '') }}</span
-              >
-            </div>
           </div>
         </div>
       </div>
-    </NDrawerContent>
-  </NDrawer>
+    </div>
+  </HouseDrawer>
 </template>
 
 <style scoped>

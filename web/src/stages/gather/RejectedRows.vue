@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton, NDrawer, NDrawerContent } from 'naive-ui'
+import { NButton } from 'naive-ui'
 import { ref, watch } from 'vue'
 import { recordKinds, rejectedAsTable, writeCsv } from '@sickle/core/intake'
 import { useServices } from '@/app/services'
@@ -8,6 +8,7 @@ import { plural } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
 import type { ImportEntry, Rejects } from '@/storage/database'
 import { readRejects } from '@/storage/imports'
+import HouseDrawer from '@/shared/widgets/HouseDrawer.vue'
 
 const { entry } = defineProps<{ entry: ImportEntry | null }>()
 const emit = defineEmits<{ close: [] }>()
@@ -42,53 +43,56 @@ const label = (field: string) =>
 </script>
 
 <template>
-  <NDrawer :show="entry !== null" :width="620" @update:show="(s: boolean) => !s && emit('close')">
-    <NDrawerContent :title="`What could not be taken from ${entry?.file ?? ''}`" closable>
-      <p v-if="fault" class="loss" role="alert">{{ fault }}</p>
-      <template v-if="rejects">
-        <div v-if="rejects.rejected.length" class="row-gap head">
-          <p>
-            {{ plural(rejects.rejected.length + rejects.more, 'row') }} left out. Download them, correct them, and bring
-            the file in again: it is read the same way.
-          </p>
-          <NButton size="small" type="primary" @click="download">Download</NButton>
-        </div>
-        <table v-if="rejects.rejected.length" class="plain">
-          <thead>
-            <tr>
-              <th class="num">Row</th>
-              <th>Why</th>
-              <th>What it holds</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="r in rejects.rejected.slice(0, 200)" :key="r.row">
-              <td class="num">{{ r.row }}</td>
-              <td>{{ r.reason }}</td>
-              <td class="quiet">{{ r.cells.filter((c) => c !== null && c !== '').join(' · ') }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <h3 v-if="rejects.doubts.length" class="head">Single values left unknown; their rows were taken</h3>
-        <table v-if="rejects.doubts.length" class="plain">
-          <thead>
-            <tr>
-              <th class="num">Row</th>
-              <th>Field</th>
-              <th>Why</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="(d, i) in rejects.doubts.slice(0, 200)" :key="i">
-              <td class="num">{{ d.row }}</td>
-              <td>{{ label(d.field) }}</td>
-              <td>{{ d.reason }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </template>
-    </NDrawerContent>
-  </NDrawer>
+  <HouseDrawer
+    :show="entry !== null"
+    :width="620"
+    :title="`What could not be taken from ${entry?.file ?? ''}`"
+    @close="emit('close')"
+  >
+    <p v-if="fault" class="loss" role="alert">{{ fault }}</p>
+    <template v-if="rejects">
+      <div v-if="rejects.rejected.length" class="row-gap head">
+        <p>
+          {{ plural(rejects.rejected.length + rejects.more, 'row') }} left out. Download them, correct them, and bring
+          the file in again: it is read the same way.
+        </p>
+        <NButton size="small" type="primary" @click="download">Download</NButton>
+      </div>
+      <table v-if="rejects.rejected.length" class="plain">
+        <thead>
+          <tr>
+            <th class="num">Row</th>
+            <th>Why</th>
+            <th>What it holds</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in rejects.rejected.slice(0, 200)" :key="r.row">
+            <td class="num">{{ r.row }}</td>
+            <td>{{ r.reason }}</td>
+            <td class="quiet">{{ r.cells.filter((c) => c !== null && c !== '').join(' · ') }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <h3 v-if="rejects.doubts.length" class="head">Single values left unknown; their rows were taken</h3>
+      <table v-if="rejects.doubts.length" class="plain">
+        <thead>
+          <tr>
+            <th class="num">Row</th>
+            <th>Field</th>
+            <th>Why</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(d, i) in rejects.doubts.slice(0, 200)" :key="i">
+            <td class="num">{{ d.row }}</td>
+            <td>{{ label(d.field) }}</td>
+            <td>{{ d.reason }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+  </HouseDrawer>
 </template>
 
 <style scoped>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { NDrawer, NDrawerContent } from 'naive-ui'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { describePlan, type ChangeSort, type ScanChange } from '@sickle/core/scan'
 import { count } from '@/shared/format'
 import { useScans } from '@/shared/stores/scans'
 import type { ScanEntry } from '@/storage/scan-entry'
+import HouseDrawer from '@/shared/widgets/HouseDrawer.vue'
 
 /** What one look differs in from the look before it. */
 const { scan } = defineProps<{ scan: ScanEntry | null }>()
@@ -36,49 +36,52 @@ const word = (v: number | null) => (v === null ? '–' : isUnits.value ? count(v
 </script>
 
 <template>
-  <NDrawer :show="scan !== null" :width="640" @update:show="(s: boolean) => !s && emit('close')">
-    <NDrawerContent :title="`What changed: ${scan ? describePlan(scan.plan) : ''}`" closable>
-      <p v-if="!changes" class="quiet" role="status">Comparing …</p>
-      <template v-else>
-        <div class="row-gap sorts" role="tablist">
-          <button
-            v-for="s in sorts"
-            :key="s.sort"
-            class="bare"
-            role="tab"
-            :aria-selected="sort === s.sort"
-            :class="{ on: sort === s.sort }"
-            @click="sort = s.sort"
-          >
-            {{ s.label }} <span class="quiet">{{ count(countOf(s.sort)) }}</span>
-          </button>
-        </div>
-        <p class="small quiet">
-          A price counts as moved by more than 1 %; units as rising or fading where the 95 % interval of their growth
-          leaves zero out.
-        </p>
-        <table class="plain">
-          <thead>
-            <tr>
-              <th>Listing</th>
-              <th class="num">Before</th>
-              <th class="num">Now</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="c in shown" :key="c.id">
-              <td>
-                {{ c.title }} <span class="quiet small">{{ c.id }}</span>
-              </td>
-              <td class="num">{{ word(c.before) }}</td>
-              <td class="num">{{ word(c.after) }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <p v-if="shown.length === 0" class="quiet">None.</p>
-      </template>
-    </NDrawerContent>
-  </NDrawer>
+  <HouseDrawer
+    :show="scan !== null"
+    :width="640"
+    :title="`What changed: ${scan ? describePlan(scan.plan) : ''}`"
+    @close="emit('close')"
+  >
+    <p v-if="!changes" class="quiet" role="status">Comparing …</p>
+    <template v-else>
+      <div class="row-gap sorts" role="tablist">
+        <button
+          v-for="s in sorts"
+          :key="s.sort"
+          class="bare"
+          role="tab"
+          :aria-selected="sort === s.sort"
+          :class="{ on: sort === s.sort }"
+          @click="sort = s.sort"
+        >
+          {{ s.label }} <span class="quiet">{{ count(countOf(s.sort)) }}</span>
+        </button>
+      </div>
+      <p class="small quiet">
+        A price counts as moved by more than 1 %; units as rising or fading where the 95 % interval of their growth
+        leaves zero out.
+      </p>
+      <table class="plain">
+        <thead>
+          <tr>
+            <th>Listing</th>
+            <th class="num">Before</th>
+            <th class="num">Now</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="c in shown" :key="c.id">
+            <td>
+              {{ c.title }} <span class="quiet small">{{ c.id }}</span>
+            </td>
+            <td class="num">{{ word(c.before) }}</td>
+            <td class="num">{{ word(c.after) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="shown.length === 0" class="quiet">None.</p>
+    </template>
+  </HouseDrawer>
 </template>
 
 <style scoped>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
-import { NButton, NDrawer, NDrawerContent } from 'naive-ui'
+import { NButton } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { scheduleFromJson, scheduleToJson, type FeeLine, type FeeSchedule } from '@sickle/core/margin'
 import { downloadText } from '@/shared/download'
@@ -9,6 +9,7 @@ import { useRules } from '@/shared/stores/rules'
 import MoneyField from '@/shared/widgets/MoneyField.vue'
 import NumberField from '@/shared/widgets/NumberField.vue'
 import FeeSteps from './FeeSteps.vue'
+import HouseDrawer from '@/shared/widgets/HouseDrawer.vue'
 
 const { market } = defineProps<{ market: string }>()
 const show = defineModel<boolean>('show', { required: true })
@@ -75,122 +76,120 @@ const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElem
 </script>
 
 <template>
-  <NDrawer v-model:show="show" :width="1200">
-    <NDrawerContent :title="`Fees of ${market}`" closable>
-      <p class="quiet small">
-        In {{ schedule.currency }}. Every change counts at once for all items on this market. A fee is its percentage of
-        the base plus its fixed part, kept between least and most.
-      </p>
-      <table class="plain">
-        <thead>
-          <tr>
-            <th>Fee</th>
-            <th>Sort</th>
-            <th>Of</th>
-            <th>Tax</th>
-            <th class="num">%</th>
-            <th class="num">Fixed</th>
-            <th class="num">Least</th>
-            <th class="num">Most</th>
-            <th>Each</th>
-            <th>Steps</th>
-            <th><span class="sr-only">Remove</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(l, i) in schedule.lines" :key="l.id">
-            <td>
-              <input
-                class="name"
-                :value="l.label"
-                :aria-label="`Name of fee ${i + 1}`"
-                @change="change(i, { label: ($event.target as HTMLInputElement).value || 'Fee' })"
-              />
-            </td>
-            <td>
-              <select :value="l.kind" :aria-label="`Sort of ${l.label}`" @change="change(i, { kind: pick($event) })">
-                <option value="market">market</option>
-                <option value="payment">payment</option>
-                <option value="listing">listing</option>
-              </select>
-            </td>
-            <td>
-              <select :value="l.base" :aria-label="`Base of ${l.label}`" @change="change(i, { base: pick($event) })">
-                <option>price</option>
-                <option>price and postage</option>
-              </select>
-            </td>
-            <td>
-              <select
-                :value="l.withTax ? 'with' : 'without'"
-                :aria-label="`Tax in the base of ${l.label}`"
-                @change="change(i, { withTax: pick($event) === 'with' })"
-              >
-                <option>with</option>
-                <option>without</option>
-              </select>
-            </td>
-            <td class="num">
-              <NumberField
-                :value="l.ratio"
-                percent
-                :max="1"
-                :label="`Percentage of ${l.label}`"
-                @change="(ratio) => change(i, { ratio })"
-              />
-            </td>
-            <td class="num">
-              <MoneyField
-                :value="l.fixedE4"
-                :currency="schedule.currency"
-                :label="`Fixed part of ${l.label}`"
-                @change="(fixedE4) => change(i, { fixedE4 })"
-              />
-            </td>
-            <td class="num">
-              <MoneyField
-                :value="l.minE4"
-                :currency="schedule.currency"
-                :label="`Least of ${l.label}`"
-                @change="(minE4) => change(i, { minE4 })"
-              />
-            </td>
-            <td class="num">
-              <MoneyField
-                :value="l.maxE4"
-                :currency="schedule.currency"
-                :label="`Most of ${l.label}`"
-                @change="(maxE4) => change(i, { maxE4 })"
-              />
-            </td>
-            <td>
-              <select
-                :value="l.per"
-                :aria-label="`${l.label} is paid for each`"
-                @change="change(i, { per: pick($event) })"
-              >
-                <option>order</option>
-                <option>item</option>
-                <option>listing</option>
-                <option>month</option>
-              </select>
-            </td>
-            <td><FeeSteps :line="l" :currency="schedule.currency" @change="(some) => change(i, some)" /></td>
-            <td><button class="bare" :aria-label="`Remove ${l.label}`" @click="remove(i)">✕</button></td>
-          </tr>
-          <tr v-if="!schedule.lines.length">
-            <td colspan="11" class="quiet">No fees are entered; sales on {{ market }} are costed without any.</td>
-          </tr>
-        </tbody>
-      </table>
-      <div class="row-gap acts">
-        <NButton size="small" type="primary" @click="add">Add a fee</NButton>
-        <NButton size="small" @click="share">Save as a file</NButton>
-        <NButton size="small" @click="dialog.open()">Bring from a file</NButton>
-        <span v-if="fault" class="loss small" role="alert">{{ fault }}</span>
-      </div>
-    </NDrawerContent>
-  </NDrawer>
+  <HouseDrawer :show="show" :width="1200" :title="`Fees of ${market}`" @close="show = false">
+    <p class="quiet small">
+      In {{ schedule.currency }}. Every change counts at once for all items on this market. A fee is its percentage of
+      the base plus its fixed part, kept between least and most.
+    </p>
+    <table class="plain">
+      <thead>
+        <tr>
+          <th>Fee</th>
+          <th>Sort</th>
+          <th>Of</th>
+          <th>Tax</th>
+          <th class="num">%</th>
+          <th class="num">Fixed</th>
+          <th class="num">Least</th>
+          <th class="num">Most</th>
+          <th>Each</th>
+          <th>Steps</th>
+          <th><span class="sr-only">Remove</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(l, i) in schedule.lines" :key="l.id">
+          <td>
+            <input
+              class="name"
+              :value="l.label"
+              :aria-label="`Name of fee ${i + 1}`"
+              @change="change(i, { label: ($event.target as HTMLInputElement).value || 'Fee' })"
+            />
+          </td>
+          <td>
+            <select :value="l.kind" :aria-label="`Sort of ${l.label}`" @change="change(i, { kind: pick($event) })">
+              <option value="market">market</option>
+              <option value="payment">payment</option>
+              <option value="listing">listing</option>
+            </select>
+          </td>
+          <td>
+            <select :value="l.base" :aria-label="`Base of ${l.label}`" @change="change(i, { base: pick($event) })">
+              <option>price</option>
+              <option>price and postage</option>
+            </select>
+          </td>
+          <td>
+            <select
+              :value="l.withTax ? 'with' : 'without'"
+              :aria-label="`Tax in the base of ${l.label}`"
+              @change="change(i, { withTax: pick($event) === 'with' })"
+            >
+              <option>with</option>
+              <option>without</option>
+            </select>
+          </td>
+          <td class="num">
+            <NumberField
+              :value="l.ratio"
+              percent
+              :max="1"
+              :label="`Percentage of ${l.label}`"
+              @change="(ratio) => change(i, { ratio })"
+            />
+          </td>
+          <td class="num">
+            <MoneyField
+              :value="l.fixedE4"
+              :currency="schedule.currency"
+              :label="`Fixed part of ${l.label}`"
+              @change="(fixedE4) => change(i, { fixedE4 })"
+            />
+          </td>
+          <td class="num">
+            <MoneyField
+              :value="l.minE4"
+              :currency="schedule.currency"
+              :label="`Least of ${l.label}`"
+              @change="(minE4) => change(i, { minE4 })"
+            />
+          </td>
+          <td class="num">
+            <MoneyField
+              :value="l.maxE4"
+              :currency="schedule.currency"
+              :label="`Most of ${l.label}`"
+              @change="(maxE4) => change(i, { maxE4 })"
+            />
+          </td>
+          <td>
+            <select
+              :value="l.per"
+              :aria-label="`${l.label} is paid for each`"
+              @change="change(i, { per: pick($event) })"
+            >
+              <option>order</option>
+              <option>item</option>
+              <option>listing</option>
+              <option>month</option>
+            </select>
+          </td>
+          <td><FeeSteps :line="l" :currency="schedule.currency" @change="(some) => change(i, some)" /></td>
+          <td><button class="bare" :aria-label="`Remove ${l.label}`" @click="remove(i)">✕</button></td>
+        </tr>
+        <tr v-if="!schedule.lines.length">
+          <td colspan="11" class="quiet">No fees are entered; sales on {{ market }} are costed without any.</td>
+        </tr>
+      </tbody>
+    </table>
+    <div class="row-gap acts">
+      <NButton size="small" type="primary" @click="add">Add a fee</NButton>
+      <NButton size="small" @click="share">Save as a file</NButton>
+      <NButton size="small" @click="dialog.open()">Bring from a file</NButton>
+      <span v-if="fault" class="loss small" role="alert">{{ fault }}</span>
+    </div>
+  </HouseDrawer>
 </template>
 
 <style scoped>
