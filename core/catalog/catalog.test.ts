@@ -1,5 +1,6 @@
 import { buildCatalog, costOf, ItemMaker, noCorrections, plainRules, type Corrections, type SellerRules } from '.'
 import type { Capture, KindName } from '../intake'
+import { assumedFees } from '../margin'
 import { TableBuilder, type RowRecord } from '../tables'
 
 const numeric = new Set([
@@ -161,9 +162,9 @@ describe('costing an item', () => {
     const item = (await build(captures)).items[0]
     expect(item?.offer?.offer.id).toBe('B')
     expect(item?.offerPack).toBe(4)
-    // 8.00 for four is 2.00 a piece; sold at the lowest 11.00
+    // 8.00 for four is 2.00 a piece; sold at the lowest 11.00, of which 1.65 and 0.33 are assumed for market and payment
     expect(item?.landedE4).toBe(20_000)
-    expect(item?.best).toMatchObject({ market: 'Marrowgate', lowestE4: 110_000, profitE4: 90_000 })
+    expect(item?.best).toMatchObject({ market: 'Marrowgate', lowestE4: 110_000, profitE4: 70_200, feesAssumed: true })
     expect(item?.offers.find((o) => o.offer.id === 'C')?.verdict).toBe('variant')
   })
   test('corrections by hand count before what was found', async () => {
@@ -176,17 +177,26 @@ describe('costing an item', () => {
       packFrom: 'set by you',
       landedE4: 40_000,
     })
-    expect((await fixed({ costs: { 'Marrowgate/1': { postageOutE4: 25_000 } } }))?.best?.profitE4).toBe(65_000)
+    expect((await fixed({ costs: { 'Marrowgate/1': { postageOutE4: 25_000 } } }))?.best?.profitE4).toBe(45_200)
   })
   test('an item is found by the key of any of its listings', async () => {
     const { maker } = await build(captures)
     expect([maker.keyAt(0), maker.find('Marrowgate/1'), maker.find('Marrowgate/2')]).toEqual(['Marrowgate/1', 0, 0])
     expect([maker.find('Marrowgate/3'), maker.find('Gavelhop/1'), maker.find('nothing')]).toEqual([null, null, null])
   })
+  test('fees are assumed until they are entered; a market that has none has a schedule without lines', async () => {
+    const none = { market: 'Marrowgate', currency: 'EUR', validFrom: '2026-01-01', lines: [] }
+    const bestOf = async (schedules: SellerRules['schedules']) =>
+      (await build(captures, { ...rules, schedules })).items[0]?.best
+    expect(await bestOf([none])).toMatchObject({ profitE4: 90_000, feesAssumed: false })
+    expect(await bestOf([{ ...none, market: 'Gavelhop' }])).toMatchObject({ profitE4: 70_200, feesAssumed: true })
+    // the trade's own bounds: 10 to 15 % for the market, up to 3 % for payment
+    expect(assumedFees.map((f) => f.ratio)).toEqual([0.15, 0.03])
+  })
   test('what is not known is said: no fees, no offer', async () => {
     const item = (await build([captures[0] as Capture])).items[0]
     expect(item && costOf(item, 'Marrowgate', rules, noCorrections).notes).toEqual([
-      'no fees are entered for Marrowgate',
+      'no fees are entered for Marrowgate: assumed ○ 15 % for the market and 3 % for payment, by common practice',
       'no supplier offer is known',
     ])
     expect(item?.best).toBeNull()

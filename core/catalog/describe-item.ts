@@ -6,6 +6,7 @@ import type { Item, MemberListing } from './item'
 import type { Reach } from './item-reach'
 import { toHome } from './home-amount'
 import type { Listing } from './listing'
+import { webAddress } from './listing-address'
 import { goodsKind, type SellerRules } from './rules'
 import { unitsInWindow } from './units-in-window'
 import type { UnpublishedUnits } from './unpublished-units'
@@ -116,6 +117,7 @@ function memberOf({ listing: l, series, unpublished }: KnownListing, end: number
     reviews: l.reviews,
     listedOn: l.listedOn,
     tags: l.tags,
+    url: webAddress(l.url),
     series,
     capturedOn: l.capturedOn,
   }

@@ -1,4 +1,4 @@
-import { blankInputs, type CostInputs } from '../margin'
+import { assumedFees, assumedFeesWords, blankInputs, type CostInputs } from '../margin'
 import { convert, findRate } from '../money'
 import type { Offer } from '../supply'
 import type { Item } from './item'
@@ -23,6 +23,11 @@ export interface CostBasis {
   own?: Partial<CostInputs>
 }
 
+/** Whether what is earned on a market rests on assumed fees. */
+export function areFeesAssumed(rules: SellerRules, market: string): boolean {
+  return !rules.schedules.some((s) => s.market === market)
+}
+
 /** The costs of selling an item on one of its markets. */
 export function costOf(item: Item, market: string, rules: SellerRules, corrections: Corrections): ItemCost {
   const packs = { sold: item.pack, bought: item.offerPack }
@@ -37,8 +42,8 @@ export function costOf(item: Item, market: string, rules: SellerRules, correctio
 }
 
 /**
- * Cost inputs in the home currency. Without an offer the goods' cost is unknown (digital goods cost nothing); a market
- * without a fee schedule has no fees, and that is noted.
+ * Cost inputs in the home currency. Without an offer the goods' cost is unknown (digital goods cost nothing); of a market
+ * without a fee schedule the fees are assumed, and that is noted.
  */
 export function itemCost({ own = {}, ...basis }: CostBasis): ItemCost {
   const { inputs, notes } = fromRules(basis)
@@ -54,7 +59,10 @@ function fromRules({ rules, market, kind, offer, packs }: Omit<CostBasis, 'own'>
     const rate = findRate(schedule.currency, home, rules.rates)
     if (rate) inputs.fees = schedule.lines.map((line) => scaleFee(line, rate.rate))
     else notes.push(`no rate for the fees of ${market} (${schedule.currency})`)
-  } else notes.push(`no fees are entered for ${market}`)
+  } else {
+    inputs.fees = [...assumedFees]
+    notes.push(`no fees are entered for ${market}: assumed ○ ${assumedFeesWords}`)
+  }
   if (kind === 'digital') {
     Object.assign(inputs, {
       tiers: [],

@@ -29,6 +29,8 @@ export interface MemberListing {
   reviews: number | null
   listedOn: number | null
   tags: string | null
+  /** a web page, http or https; null where none is known */
+  url: string | null
   series: UnitSeries | null
   capturedOn: number
 }
@@ -39,6 +41,8 @@ export interface MarketProfit {
   lowestE4: number
   profitE4: number | null
   margin: number | null
+  /** no fees of the market are entered: the profit is with those of common practice */
+  feesAssumed: boolean
 }
 
 /** The same goods over all markets, with every figure a screen shows. Money in the home currency. */

@@ -41,6 +41,8 @@ export interface Listing {
   shipsFrom: string | null
   tags: string | null
   picture: string | null
+  /** where it can be seen, as its file says */
+  url: string | null
   /** day of the newest import that speaks of it */
   capturedOn: number
 }
@@ -60,7 +62,7 @@ export const sharedTexts = [
   'brand',
 ] as const
 /** Text fields where nearly every listing has words of its own. */
-export const ownTexts = ['id', 'title', 'tags', 'picture'] as const
+export const ownTexts = ['id', 'title', 'tags', 'picture', 'url'] as const
 /** Figures that a newer import replaces where it knows them. Money in E4 of the listing's currency. */
 export const figures = [
   'delivery',
@@ -137,7 +139,7 @@ export class ListingReader {
       unitsTotal: n('unitsTotal'), rating: n('rating'), reviews: n('reviews'), listedOn: n('listedOn'), category: t('category'),
       gtin: t('gtin'), kind: t('kind'), format: t('format'), promotion: t('promotion'),
       durationDays: n('durationDays'), endHour: n('endHour'), stock: n('stock'), rank: n('rank'), commission: n('commission'),
-      creators: n('creators'), storeSince: n('storeSince'), country: t('country'), language: t('language'), shipsFrom: t('shipsFrom'), tags: t('tags'), picture: t('picture'), capturedOn: n('capturedOn') ?? 0,
+      creators: n('creators'), storeSince: n('storeSince'), country: t('country'), language: t('language'), shipsFrom: t('shipsFrom'), tags: t('tags'), picture: t('picture'), url: t('url'), capturedOn: n('capturedOn') ?? 0,
     } // prettier-ignore
   }
 }

@@ -2,7 +2,7 @@ import { checkInputs, workOut, type CostInputs } from '../margin'
 import type { OfferMatch } from '../supply'
 import { worthOf } from '../verdict'
 import type { Item, MarketProfit } from './item'
-import { itemCost } from './item-costs'
+import { areFeesAssumed, itemCost } from './item-costs'
 import type { Corrections, SellerRules } from './rules'
 
 /** Costs an item against its cheapest fitting offer and says what it earns on each of its markets. */
@@ -17,7 +17,13 @@ export function priceItem(item: Item, rules: SellerRules, corrections: Correctio
     const inputs = inputsFor(market, chosen.offer, chosen.pack)
     const { profitE4, netRevenueE4 } = workOut(inputs, lowestE4, true)
     return [
-      { market, lowestE4, profitE4, margin: profitE4 === null || netRevenueE4 <= 0 ? null : profitE4 / netRevenueE4 },
+      {
+        market,
+        lowestE4,
+        profitE4,
+        margin: profitE4 === null || netRevenueE4 <= 0 ? null : profitE4 / netRevenueE4,
+        feesAssumed: areFeesAssumed(rules, market),
+      },
     ]
   })
   const best = profits.reduce<MarketProfit | null>(

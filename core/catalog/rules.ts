@@ -33,7 +33,7 @@ export interface Corrections {
 
 export const noCorrections: Corrections = { packs: {}, offers: {}, costs: {}, apart: {}, together: {} }
 
-/** Rules of a fresh workspace: no tax, no fees known, nothing assumed that the user did not say. */
+/** Rules of a fresh workspace: no tax, no fees known; of each market they are assumed until the seller enters them. */
 export function plainRules(homeCurrency: string): SellerRules {
   const {
     currency: _c,

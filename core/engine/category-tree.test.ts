@@ -68,7 +68,7 @@ test('two wordings leave out what uses both', () => {
 test('finds leave as a file with the columns that are seen, in their order', async () => {
   const figures = await makeFigures(maker)
   const columns = await seenColumns(Int32Array.of(3, 0), ['units', 'sold', 'reviews', 'nothing'], { figures, maker })
-  expect(columns.map((c) => c.name)).toEqual(['item', 'key', 'markets', 'categories', 'units', 'sellThrough', 'unitsPerListing', 'reviews', 'windowEnd', 'grade'])
+  expect(columns.map((c) => c.name)).toEqual(['item', 'key', 'gtin', 'url', 'markets', 'categories', 'units', 'sellThrough', 'unitsPerListing', 'reviews', 'windowEnd', 'grade'])
   const of = (name: string) => columns.find((c) => c.name === name)?.values
   expect(of('item')).toEqual(['Feeder for small birds', 'Window bird feeders'])
   expect(of('units')).toEqual([1, 4])

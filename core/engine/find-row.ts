@@ -29,6 +29,8 @@ export interface FindRow {
   profitE4: number | null
   margin: number | null
   bestMarket: string | null
+  /** the profit is with assumed fees */
+  feesAssumed: boolean
   worth: number | null
   windowEnd: number
   /** measures in columns of their own, by name */
@@ -52,6 +54,7 @@ export function findRow(item: Item): FindRow {
     profitE4: item.best?.profitE4 ?? null,
     margin: item.best?.margin ?? null,
     bestMarket: item.best?.market ?? null,
+    feesAssumed: item.best?.feesAssumed ?? false,
     worth: item.worth.value,
     windowEnd: item.windowEnd,
     figures: {},

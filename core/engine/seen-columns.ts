@@ -1,7 +1,7 @@
-import { stepper, type ItemMaker, type WorkOptions } from '../catalog'
+import { addressOf, stepper, type ItemMaker, type WorkOptions } from '../catalog'
 import type { ExportedColumn } from '../exports'
-import { isoDay } from '../identity'
-import { numberAt, numbers, textAt, textColumn, type Table, type TextColumn } from '../tables'
+import { isoDay, shownGtin } from '../identity'
+import { numberAt, numbers, splitSeveral, textAt, textColumn, type Table, type TextColumn } from '../tables'
 import { measures } from './measures'
 
 /** Columns of a screen that show several figures, or words; any other is the measure of its name. */
@@ -32,13 +32,17 @@ export interface SeenOptions extends WorkOptions {
  */
 export async function seenColumns(places: Int32Array, shown: readonly string[], { figures, maker, ...work }: SeenOptions): Promise<ExportedColumn[]> {
   const text = (name: string, label: string): ExportedColumn & { values: (string | null)[] } => ({ name, label, help: '', type: 'text', required: false, values: [] })
-  const [title, key, end, grade] = [text('item', 'Item'), text('key', 'Key'), text('windowEnd', 'Windows end'), text('grade', 'Units are')]
+  const [title, key, barcode, address] = [text('item', 'Item'), text('key', 'Key'), text('gtin', 'Barcode'), text('url', 'Address')]
+  const [end, grade, fees] = [text('windowEnd', 'Windows end'), text('grade', 'Units are'), text('fees', 'Fees are')]
   const step = stepper(work)
   for (const [i, at] of places.entries()) {
     if (i % 100 === 0) await step(i / places.length)
     const item = maker.at(at, false)
     title.values.push(item.title)
     key.values.push(item.key)
+    barcode.values.push(item.gtin === null ? null : shownGtin(item.gtin))
+    address.values.push(addressOf(item))
+    fees.values.push(item.best === null ? null : item.best.feesAssumed ? 'assumed' : 'entered')
     end.values.push(isoDay(item.windowEnd))
     grade.values.push(item.unitsGrade)
   }
@@ -47,6 +51,8 @@ export async function seenColumns(places: Int32Array, shown: readonly string[], 
   return [
     title,
     key,
+    barcode,
+    address,
     ...names.flatMap((name): ExportedColumn[] => {
       if (name in words) return [{ ...text(name, words[name] ?? name), values: facetTexts(textColumn(figures, name), all) }]
       const m = measures.find((x) => x.name === name)
@@ -57,6 +63,7 @@ export async function seenColumns(places: Int32Array, shown: readonly string[], 
       const unit = m.format.includes('money') ? `, ${maker.rules.homeCurrency}` : ''
       return [{ name, label: `${m.label}${unit}`, help: '', type, required: false, values }]
     }),
+    ...(names.includes('profit') ? [fees] : []),
     end,
     grade,
   ]
@@ -64,5 +71,8 @@ export async function seenColumns(places: Int32Array, shown: readonly string[], 
 
 /** Several markets are kept as one text. */
 function facetTexts(column: TextColumn, places: readonly number[]): (string | null)[] {
-  return places.map((at) => textAt(column, at)?.replaceAll('|', ', ') ?? null)
+  return places.map((at) => {
+    const text = textAt(column, at)
+    return text === null ? null : splitSeveral(text).join(', ')
+  })
 }

@@ -20,6 +20,8 @@ export interface Draft {
   profitE4: number | null
   profitCurrency: string
   margin: number | null
+  /** the profit is with fees assumed by common practice, as those of the market are not entered */
+  feesAssumed: boolean
 }
 
 /** What a market allows in a listing. */

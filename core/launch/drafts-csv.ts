@@ -24,7 +24,11 @@ export const draftColumns = [
   'expected profit',
   'profit currency',
   'margin',
+  'fees',
 ] as const
+
+/** columns that files of earlier versions do not have */
+const later: readonly string[] = ['price by', 'fees']
 
 /** Drafts as CSV: one row each, money as decimal text, tags joined by '|'. Spreadsheet formulas are disarmed. */
 export function draftsToCsv(drafts: readonly Draft[]): string {
@@ -32,6 +36,7 @@ export function draftsToCsv(drafts: readonly Draft[]): string {
     d.id, d.item, d.market, d.title, d.description, d.tags.join('|'), d.category, d.gtin, d.picture,
     plainAmount(d.priceE4, d.currency), d.priceBy, d.currency, d.quantity, d.handlingDays,
     d.profitE4 === null ? '' : Number(plainAmount(d.profitE4, d.profitCurrency)), d.profitCurrency, d.margin ?? '',
+    d.feesAssumed ? 'assumed' : 'entered',
   ]) // prettier-ignore
   return writeCsv([[...draftColumns], ...rows])
 }
@@ -40,7 +45,7 @@ export function draftsToCsv(drafts: readonly Draft[]): string {
 export function draftsFromCsv(text: string, file: string): Draft[] {
   const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), { skipEmptyLines: true })
   const heading = data[0]?.map((h) => h.trim().toLowerCase()) ?? []
-  const missing = draftColumns.filter((c) => c !== 'price by' && !heading.includes(c))
+  const missing = draftColumns.filter((c) => !later.includes(c) && !heading.includes(c))
   if (missing.length > 0) throw new Problem('drafts-invalid', { file, reason: `no column ${missing.join(', ')}` })
   return data.slice(1).map((cells, i) => {
     const cell = (name: (typeof draftColumns)[number]) => unguardFormula(cells[heading.indexOf(name)] ?? '')
@@ -83,6 +88,7 @@ export function readDraft(cell: (name: (typeof draftColumns)[number]) => string,
       profitE4: cell('expected profit') === '' ? null : amount('expected profit'),
       profitCurrency: cell('profit currency'),
       margin: cell('margin') === '' ? null : number('margin'),
+      feesAssumed: cell('fees') === 'assumed',
     },
     wrong,
   )

@@ -31,6 +31,7 @@ export function draftsToJsonLd(drafts: readonly Draft[]): string {
       property('expected profit', d.profitE4 === null ? '' : plainAmount(d.profitE4, d.profitCurrency)),
       property('profit currency', d.profitCurrency),
       property('margin', d.margin === null ? '' : String(d.margin)),
+      property('fees', d.feesAssumed ? 'assumed' : 'entered'),
     ],
   }))
   // Put into a page as it is, a title must not end the script that it stands in.
@@ -78,6 +79,7 @@ export function draftsFromJsonLd(text: string, file: string): Draft[] {
       'expected profit': more.get('expected profit') ?? '',
       'profit currency': more.get('profit currency') ?? '',
       margin: more.get('margin') ?? '',
+      fees: more.get('fees') ?? '',
     }
     return readDraft((name) => values[name], `product ${i + 1}`, file)
   })

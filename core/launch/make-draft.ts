@@ -1,4 +1,4 @@
-import { costOf, lowestOn, type Corrections, type Item, type SellerRules } from '../catalog'
+import { areFeesAssumed, costOf, lowestOn, type Corrections, type Item, type SellerRules } from '../catalog'
 import { costSheet, rulePrice, solvePrice, type RulePrice } from '../margin'
 import { findRate, minorUnitE4 } from '../money'
 import { listingLimits, type Draft } from './draft'
@@ -57,6 +57,7 @@ export function makeDraft(item: Item, { market, rules, corrections, setPriceE4, 
     profitE4: sheet.profitE4,
     profitCurrency: home,
     margin: sheet.margin,
+    feesAssumed: areFeesAssumed(rules, market),
   }
 }
 
