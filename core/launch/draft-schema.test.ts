@@ -12,7 +12,7 @@ const draft: Draft = {
   gtin: '',
   picture: '',
   priceE4: 239_900,
-  priceBy: 'rule',
+  priceBy: 'margin',
   currency: 'EUR',
   quantity: 5,
   handlingDays: 2,
@@ -42,7 +42,7 @@ const bad: [Partial<Record<keyof Draft | 'more', unknown>>, string][] = [
   [{ priceE4: -100 }, 'price must be an amount of 0 or more'],
   [{ priceE4: 0.1 }, 'price must be an amount'],
   [{ priceE4: '23.99' }, 'price must be a number'],
-  [{ priceBy: 'luck' }, 'price by must be one of rule, hand'],
+  [{ priceBy: 'luck' }, 'price by must be one of margin, hand'],
   [{ currency: 'EURO' }, 'currency is longer than 3 letters'],
   [{ currency: 'XQX' }, 'currency is no currency of ISO 4217'],
   [{ quantity: -1 }, 'quantity must be from 0 to 1000000'],
@@ -69,13 +69,13 @@ const inFiles: [string, string, string][] = [
   ['handling days', '', "'' is no number"],
   ['gtin', '123', 'gtin is no barcode'],
   ['id', '', 'id is missing'],
-  ['price by', 'me', 'price by must be one of rule, hand'],
+  ['price by', 'me', 'price by must be one of margin, hand'],
   ['profit currency', '', 'profit currency is missing'],
 ]
 test.each(inFiles)('a CSV whose %s is "%s" is refused with its row: %s', (column, cell, reason) => {
   const [heading = '', row = ''] = draftsToCsv([draft]).split('\r\n')
   const columns = heading.slice(1, -1).split('","')
-  const values: Record<string, string> = { id: 'd1', price: '23.99', currency: 'EUR', quantity: '5', 'handling days': '2', 'price by': 'rule', 'profit currency': 'EUR' } // prettier-ignore
+  const values: Record<string, string> = { id: 'd1', price: '23.99', currency: 'EUR', quantity: '5', 'handling days': '2', 'price by': 'margin', 'profit currency': 'EUR' } // prettier-ignore
   const text = `${heading}\r\n${columns.map((c) => (c === column ? cell : (values[c] ?? ''))).join(',')}`
   expect(row).not.toBe('')
   expect(() => draftsFromCsv(text, 'x.csv')).toThrow(`${reason} in row 2`)

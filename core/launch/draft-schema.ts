@@ -14,7 +14,7 @@ export const draftParts = {
   gtin: anyText(14).matches(/^(?:\d{8}|\d{12,14})?$/, 'is no barcode'),
   picture: anyText(2000),
   priceE4: moneyE4(),
-  priceBy: oneOf('rule', 'hand'),
+  priceBy: oneOf('margin', 'hand'),
   currency: currency(),
   quantity: whole(0, 1e6),
   handlingDays: whole(0, 365),

@@ -11,8 +11,8 @@ export interface Draft {
   gtin: string
   picture: string
   priceE4: number
-  /** who says the price: the price rule, which follows costs and rivals, or the seller */
-  priceBy: 'rule' | 'hand'
+  /** who says the price: Margin, by its rule or by the price set there, or the seller in this draft */
+  priceBy: 'margin' | 'hand'
   currency: string
   quantity: number
   handlingDays: number

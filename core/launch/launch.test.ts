@@ -28,7 +28,7 @@ const draft: fc.Arbitrary<Draft> = fc.record({
   ),
   picture: text,
   priceE4: fc.integer({ min: 1, max: 1e9 }).map((c) => c * 100),
-  priceBy: fc.constantFrom('rule', 'hand'),
+  priceBy: fc.constantFrom('margin', 'hand'),
   feesAssumed: fc.boolean(),
   currency: fc.constantFrom('EUR', 'GBP', 'USD'),
   quantity: fc.integer({ min: 1, max: 999 }),

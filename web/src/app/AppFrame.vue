@@ -18,6 +18,7 @@ import { useTrail } from '@/shared/stores/trail'
 import { useTurn } from '@/shared/stores/turn'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
+import { useUndo } from '@/shared/use-undo'
 import CommandPalette from './CommandPalette.vue'
 import DropAnywhere from './DropAnywhere.vue'
 import KeysHelp from './KeysHelp.vue'
@@ -33,6 +34,8 @@ const turn = useTurn()
 const settings = useSettings()
 const scans = useScans()
 const sheaf = useSheaf()
+const rules = useRules()
+const undo = useUndo()
 const route = useRoute()
 const router = useRouter()
 const message = useMessage()
@@ -40,7 +43,7 @@ const palette = ref(false)
 const help = ref(false)
 const fatal = ref<string | null>(null)
 
-const stores = [settings, useRules(), sheaf, useQuery(), useDrafts(), useLooks(), useTrail(), useJudgements()]
+const stores = [settings, rules, sheaf, useQuery(), useDrafts(), useLooks(), useTrail(), useJudgements()]
 onMounted(async () => {
   try {
     await turn.begin()
@@ -72,6 +75,12 @@ watch(
 useEventListener(window, 'unhandledrejection', (event) => show(event.reason))
 useEventListener(window, 'error', (event) => show(event.error))
 
+// What is taken back in the rules of money changes every figure that follows from them.
+watch(
+  () => rules.moved,
+  () => void workspace.reload(),
+)
+
 const fold = () => void settings.change({ sideFolded: !settings.value.sideFolded })
 const foldWord = computed(() => (settings.value.sideFolded ? 'Unfold' : 'Fold'))
 
@@ -79,8 +88,8 @@ useKeys('Everywhere', [
   ...stages.map((s) => ({ key: s.key, label: `Open ${s.label}`, run: () => void router.push(s.path) })),
   { key: 'ctrl+k', label: 'Everything by name', always: true, run: () => (palette.value = true) },
   { key: '?', label: 'Keys of this screen', run: () => (help.value = true) },
-  { key: 'ctrl+z', label: 'Undo the last decision', run: () => void sheaf.undo() },
-  { key: 'ctrl+y', label: 'Redo it', run: () => void sheaf.redo() },
+  { key: 'ctrl+z', label: 'Undo the last step', run: () => void undo.undo() },
+  { key: 'ctrl+y', label: 'Redo it', run: () => void undo.redo() },
   { key: '[', label: 'Fold or unfold the left pane', run: () => fold() },
 ])
 </script>

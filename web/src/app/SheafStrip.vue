@@ -4,15 +4,21 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { expectedMonthly } from '@sickle/core/verdict'
 import { currencySign, signed } from '@/shared/format'
+import { useLive } from '@/shared/stores/live'
 import { useRules } from '@/shared/stores/rules'
 import { useSheaf } from '@/shared/stores/sheaf'
+import { useUndo } from '@/shared/use-undo'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import HouseModal from '@/shared/widgets/HouseModal.vue'
 
 const sheaf = useSheaf()
 const rules = useRules()
 const router = useRouter()
-const expected = computed(() => expectedMonthly(sheaf.kept.map((d) => d.snapshot)))
+const live = useLive()
+const undo = useUndo()
+const kept = computed(() => sheaf.kept.map((d) => live.of(d)))
+const expected = computed(() => expectedMonthly(kept.value))
+const assumed = computed(() => kept.value.some((k) => k.feesAssumed))
 const naming = ref(false)
 const name = ref('')
 const options = computed(() => [
@@ -63,19 +69,18 @@ async function add() {
       >
       a month
       <span class="quiet">
-        ○ if sales are shared evenly{{
-          expected.known < expected.of ? `; ${expected.of - expected.known} not known` : ''
-        }}</span
+        ○ if sales are shared evenly{{ assumed ? ', fees assumed' : ''
+        }}{{ expected.known < expected.of ? `; ${expected.of - expected.known} not known` : '' }}</span
       >
     </span>
     <NButton
       size="small"
-      :disabled="!sheaf.canUndo"
-      :title="sheaf.lastStep ? `Take back: ${sheaf.lastStep.action} ${sheaf.lastStep.snapshot.title}` : ''"
-      @click="sheaf.undo()"
+      :disabled="!undo.canUndo.value"
+      :title="undo.canUndo.value ? `Take back: ${undo.label.value}` : ''"
+      @click="undo.undo()"
       >Undo&nbsp;<kbd>Ctrl Z</kbd></NButton
     >
-    <NButton size="small" :disabled="!sheaf.canRedo" aria-label="Redo" @click="sheaf.redo()">Redo</NButton>
+    <NButton size="small" :disabled="!undo.canRedo.value" aria-label="Redo" @click="undo.redo()">Redo</NButton>
     <NButton size="small" type="primary" :disabled="!sheaf.kept.length" @click="router.push('/launch')"
       >Draft listings</NButton
     >

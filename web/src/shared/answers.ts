@@ -10,6 +10,7 @@ import {
   type UnitSeries,
   type WeekdayPull,
 } from '@sickle/core/demand'
+import { assumedFeesWords } from '@sickle/core/margin'
 import type { PriceSpread } from '@sickle/core/room'
 import type { Posted } from '@sickle/core/social'
 import type { SellingWords } from '@sickle/core/words'
@@ -149,8 +150,9 @@ export function canIGetIt(item: Item, home: string): string {
 export function whatDoIMake(item: Item, home: string): string {
   if (!item.best)
     return item.profits.length === 0 ? 'Not known: no competing price is known.' : 'Not known: a cost is missing.'
-  const { market, lowestE4, profitE4, margin } = item.best
-  return `${signed(profitE4, home)} (${percent(margin)}) at the lowest competing price, ${money(lowestE4, home)} delivered on ${market}.`
+  const { market, lowestE4, profitE4, margin, feesAssumed } = item.best
+  const fees = feesAssumed ? ` Fees of ${market} are assumed ○: ${assumedFeesWords}.` : ''
+  return `${signed(profitE4, home)} (${percent(margin)}) at the lowest competing price, ${money(lowestE4, home)} delivered on ${market}.${fees}`
 }
 
 export function whatDoesItSellFor(spread: PriceSpread | null, item: Item, home: string): string {

@@ -214,6 +214,12 @@ const methods = {
     ),
 
   items: async (_: CallContext, keys: string[]) => (await Promise.all(keys.map(itemOf))).filter((i) => i !== null),
+
+  /** Items by the key that they were asked for with. */
+  async itemsByKey(_: CallContext, keys: string[]) {
+    const found = await Promise.all(keys.map(async (key) => [key, await itemOf(key)] as const))
+    return new Map(found.flatMap(([key, item]) => (item ? [[key, item] as const] : [])))
+  },
 }
 
 const itemOf = async (key: string): Promise<Item | null> => bench?.itemOf(key) ?? null

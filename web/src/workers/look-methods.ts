@@ -105,6 +105,13 @@ export function lookMethods(bench: () => Bench, allTerms: () => Promise<Term[]>)
         const [item, entries] = await Promise.all([itemOf(key), (restricted ??= recordsAtRest('restricted'))])
         return item && entries.length > 0 ? mayList(entries, item) : null
       },
+
+      /** The same of many items, by key; empty where no list was brought in. */
+      async allowedByKey(_: CallContext, keys: string[]) {
+        const entries = await (restricted ??= recordsAtRest('restricted'))
+        const items = entries.length === 0 ? [] : await Promise.all(keys.map(async (key) => [key, await itemOf(key)] as const))
+        return new Map(items.flatMap(([key, item]) => (item ? [[key, mayList(entries, item)] as const] : [])))
+      },
     },
     /** What was read is out of date. */
     forget: () => void (competing = social = restricted = titles = prices = null),

@@ -1,33 +1,65 @@
 import { defineStore } from 'pinia'
-import { computed, toRaw } from 'vue'
+import { computed, shallowRef, toRaw, watch } from 'vue'
 import type { Item } from '@sickle/core/catalog'
-import { makeDraft, type Draft } from '@sickle/core/launch'
+import type { MayList } from '@sickle/core/clear'
+import { draftObstacles, makeDraft, refreshDraft, type Draft } from '@sickle/core/launch'
 import { useServices } from '@/app/services'
+import { plain } from '@/shared/plain'
 import { keptDocument } from './document'
 import { useRules } from './rules'
+import { useSheaf } from './sheaf'
+import { useWorkspace } from './workspace'
 
-/** Drafts of listings. */
+/** Drafts of listings: as they rest, and as costs, fees, rivals and decisions make them now. */
 export const useDrafts = defineStore('drafts', () => {
   const services = useServices()
   const rules = useRules()
+  const sheaf = useSheaf()
+  const workspace = useWorkspace()
   const drafts = keptDocument<Draft[]>(services, 'drafts', () => [])
+  const items = shallowRef(new Map<string, Item>())
+  const allowed = shallowRef(new Map<string, MayList>())
+  let asked = 0
+  watch(
+    [() => workspace.version, () => [...new Set(drafts.value.value.map((d) => d.item))].join('\n')],
+    async ([version, joined]) => {
+      const keys = joined === '' ? [] : joined.split('\n')
+      const mine = ++asked
+      if (version === 0 || keys.length === 0) return
+      const [found, may] = await Promise.all([
+        services.engine.call('itemsByKey', [keys]),
+        services.engine.call('allowedByKey', [keys]),
+      ])
+      if (mine === asked) [items.value, allowed.value] = [found, may]
+    },
+    { immediate: true },
+  )
+  const options = (item: string, market: string) => ({
+    rules: toRaw(rules.rules),
+    corrections: toRaw(rules.corrections),
+    setPriceE4: rules.priceOf(item, market),
+  })
+  const all = computed(() =>
+    drafts.value.value.map((d) => refreshDraft(plain(d), items.value.get(d.item) ?? null, options(d.item, d.market))),
+  )
+  /** What stands in the way of a draft; empty where it can go up. */
+  const obstaclesOf = (draft: Draft): string[] =>
+    draftObstacles(draft, {
+      decision: sheaf.decisionOf(draft.item)?.state ?? null,
+      allowed: allowed.value.get(draft.item) ?? null,
+    })
 
   /** Makes a draft for each item that has none yet, on the market where it earns most or the one chosen. */
-  async function draftItems(items: Item[]): Promise<number> {
+  async function draftItems(list: Item[]): Promise<number> {
     const known = new Set(drafts.value.value.map((d) => d.item))
-    const made = items
+    const made = list
       .filter((i) => !known.has(i.key))
       .flatMap((item) => {
         const priced = item.markets.find((m) => rules.priceOf(item.key, m) !== null)
         const market = priced ?? item.best?.market ?? item.markets[0]
-        if (market === undefined) return []
-        return makeDraft(item, {
-          market,
-          rules: toRaw(rules.rules),
-          corrections: toRaw(rules.corrections),
-          setPriceE4: rules.priceOf(item.key, market),
-          id: services.newId(),
-        })
+        return market === undefined
+          ? []
+          : makeDraft(item, { ...options(item.key, market), market, id: services.newId() })
       })
     await drafts.set([...drafts.value.value, ...made])
     return made.length
@@ -41,5 +73,5 @@ export const useDrafts = defineStore('drafts', () => {
     for (const d of list) byId.set(d.id, d)
     await drafts.set([...byId.values()])
   }
-  return { load: drafts.load, all: computed(() => drafts.value.value), draftItems, change, remove, take }
+  return { load: drafts.load, all, items, obstaclesOf, draftItems, change, remove, take }
 })

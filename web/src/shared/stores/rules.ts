@@ -1,49 +1,66 @@
 import { defineStore } from 'pinia'
-import { computed } from 'vue'
-import { noCorrections, plainRules, type Corrections, type SellerRules } from '@sickle/core/catalog'
+import { computed, ref } from 'vue'
+import { areFeesAssumed, noCorrections, plainRules, type Corrections, type SellerRules } from '@sickle/core/catalog'
 import type { CostInputs, FeeSchedule } from '@sickle/core/margin'
 import { plain } from '@/shared/plain'
 import { useServices } from '@/app/services'
 import { keptDocument } from './document'
+import { useSteps } from './steps'
 
-/** What the seller settled: money rules, corrections by hand, and the prices set in Margin. */
+/** All three documents of money as they stood at one time. */
+interface Stand {
+  rules: SellerRules
+  corrections: Corrections
+  prices: Record<string, number>
+}
+
+/** What the seller settled: money rules, corrections by hand, and the prices set in Margin. Each change is a step that can be taken back. */
 export const useRules = defineStore('rules', () => {
   const services = useServices()
+  const steps = useSteps()
   const rules = keptDocument<SellerRules>(services, 'rules', () => plainRules('EUR'))
   const corrections = keptDocument<Corrections>(services, 'corrections', () => noCorrections)
   /** item key + market → price in E4 of the home currency */
   const prices = keptDocument<Record<string, number>>(services, 'prices', () => ({}))
+  /** rises when a step was taken back or made again: whatever follows from the rules has to follow */
+  const moved = ref(0)
 
   const load = () => Promise.all([rules.load(), corrections.load(), prices.load()])
   const snapshot = () => ({ rules: plain(rules.value.value), corrections: plain(corrections.value.value) })
+  const stand = (): Stand => ({ ...snapshot(), prices: plain(prices.value.value) })
 
+  async function goTo(then: Stand): Promise<void> {
+    await Promise.all([rules.set(then.rules), corrections.set(then.corrections), prices.set(then.prices)])
+    moved.value++
+  }
+  /** Changes something, and notes how to take it back. @param label what it was, behind "Take back:" */
+  async function step(label: string, change: () => Promise<void>): Promise<void> {
+    const before = stand()
+    await change()
+    const after = stand()
+    steps.note({ label, undo: () => goTo(before), redo: () => goTo(after) })
+  }
+  const correct = (some: Partial<Corrections>) => corrections.set({ ...corrections.value.value, ...some })
+
+  const set = (next: SellerRules) => step('a rule of money', () => rules.set(next))
   function setSchedule(schedule: FeeSchedule): Promise<void> {
     const others = rules.value.value.schedules.filter((s) => s.market !== schedule.market)
-    return rules.set({
-      ...rules.value.value,
-      schedules: [...others, schedule].sort((a, b) => (a.market < b.market ? -1 : 1)),
-    })
+    const schedules = [...others, schedule].sort((a, b) => (a.market < b.market ? -1 : 1))
+    return step(`the fees of ${schedule.market}`, () => rules.set({ ...rules.value.value, schedules }))
   }
   function setPack(key: string, pack: number | null): Promise<void> {
     const { [key]: _, ...packs } = corrections.value.value.packs
-    return corrections.set({ ...corrections.value.value, packs: pack === null ? packs : { ...packs, [key]: pack } })
+    return step('a pack count', () => correct({ packs: pack === null ? packs : { ...packs, [key]: pack } }))
   }
   function setOffer(item: string, offer: string | null): Promise<void> {
     const { [item]: _, ...offers } = corrections.value.value.offers
-    return corrections.set({
-      ...corrections.value.value,
-      offers: offer === null ? offers : { ...offers, [item]: offer },
-    })
+    return step('the choice of an offer', () => correct({ offers: offer === null ? offers : { ...offers, [item]: offer } })) // prettier-ignore
   }
   /** A listing that is not the goods of an item; null puts it back to where it was joined. */
   function setApart(listing: string, from: string | null): Promise<void> {
     const { [listing]: _, ...apart } = corrections.value.value.apart
     const { [listing]: __, ...together } = corrections.value.value.together
-    return corrections.set({
-      ...corrections.value.value,
-      apart: from === null ? apart : { ...apart, [listing]: from },
-      together,
-    })
+    return step('what is the same', () => correct({ apart: from === null ? apart : { ...apart, [listing]: from }, together })) // prettier-ignore
   }
   /** Listings that are the goods of another item; null undoes it. */
   function setTogether(listings: readonly string[], item: string | null): Promise<void> {
@@ -51,11 +68,7 @@ export const useRules = defineStore('rules', () => {
     const without = (of: Record<string, string>) => Object.fromEntries(Object.entries(of).filter(([k]) => !drop.has(k)))
     const { apart, together } = corrections.value.value
     const added = item === null ? {} : Object.fromEntries(listings.map((l) => [l, item]))
-    return corrections.set({
-      ...corrections.value.value,
-      apart: without(apart),
-      together: { ...without(together), ...added },
-    })
+    return step('what is the same', () => correct({ apart: without(apart), together: { ...without(together), ...added } })) // prettier-ignore
   }
   /** A cost of one item alone; undefined takes it back to the rules. */
   function setOwnCost(item: string, some: Partial<CostInputs>): Promise<void> {
@@ -63,14 +76,21 @@ export const useRules = defineStore('rules', () => {
       Object.entries({ ...corrections.value.value.costs[item], ...some }).filter(([, v]) => v !== undefined),
     )
     const { [item]: _, ...others } = corrections.value.value.costs
-    return corrections.set({
-      ...corrections.value.value,
-      costs: Object.keys(own).length === 0 ? others : { ...others, [item]: own },
+    const costs = Object.keys(own).length === 0 ? others : { ...others, [item]: own }
+    return step('a cost', () => correct({ costs }))
+  }
+  /** What was changed for one item becomes the rule for all. */
+  function useForAll(item: string, costs: Partial<SellerRules['costs']>): Promise<void> {
+    const { [item]: own = {}, ...others } = corrections.value.value.costs
+    const left = Object.fromEntries(Object.entries(own).filter(([name]) => !(name in costs)))
+    return step('costs for all items', async () => {
+      await rules.set({ ...rules.value.value, costs: { ...rules.value.value.costs, ...costs } })
+      await correct({ costs: Object.keys(left).length === 0 ? others : { ...others, [item]: left } })
     })
   }
   function setPrice(item: string, market: string, priceE4: number | null): Promise<void> {
     const { [`${item}|${market}`]: _, ...rest } = prices.value.value
-    return prices.set(priceE4 === null ? rest : { ...rest, [`${item}|${market}`]: priceE4 })
+    return step('a price', () => prices.set(priceE4 === null ? rest : { ...rest, [`${item}|${market}`]: priceE4 }))
   }
   const priceOf = (item: string, market: string): number | null => prices.value.value[`${item}|${market}`] ?? null
 
@@ -78,6 +98,8 @@ export const useRules = defineStore('rules', () => {
     rules: computed(() => rules.value.value),
     corrections: computed(() => corrections.value.value),
     home: computed(() => rules.value.value.homeCurrency),
-    load, snapshot, set: rules.set, setSchedule, setPack, setOffer, setApart, setTogether, setOwnCost, setPrice, priceOf,
+    /** whether what is earned on a market rests on fees that nobody entered */
+    areFeesAssumed: (market: string) => areFeesAssumed(rules.value.value, market),
+    moved, load, snapshot, set, setSchedule, setPack, setOffer, setApart, setTogether, setOwnCost, useForAll, setPrice, priceOf,
   } // prettier-ignore
 })

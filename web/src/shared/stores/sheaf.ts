@@ -1,8 +1,9 @@
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
-import { applyEvents, type Decision, type DecisionEvent, type SheafBook } from '@sickle/core/verdict'
+import { applyEvents, type Decision, type DecisionEvent, type Sheaf, type SheafBook } from '@sickle/core/verdict'
 import { useServices } from '@/app/services'
 import { keptDocument } from './document'
+import { useSteps } from './steps'
 
 const fresh = (): SheafBook => ({
   open: 'first',
@@ -12,6 +13,7 @@ const fresh = (): SheafBook => ({
 /** Research lists and their decisions. Every step is an event, so undo is moving a cursor, and nothing is lost. */
 export const useSheaf = defineStore('sheaf', () => {
   const services = useServices()
+  const steps = useSteps()
   const book = keptDocument<SheafBook>(services, 'sheaves', fresh)
   const current = computed(
     () => book.value.value.sheaves.find((s) => s.id === book.value.value.open) ?? fresh().sheaves[0]!,
@@ -21,18 +23,26 @@ export const useSheaf = defineStore('sheaf', () => {
     computed(() => [...decisions.value.values()].filter((d) => d.state === state))
   const [kept, held, dropped] = [of('keep'), of('hold'), of('drop')]
 
-  function change(some: Partial<SheafBook['sheaves'][number]>): Promise<void> {
-    const sheaves = book.value.value.sheaves.map((s) => (s.id === current.value.id ? { ...s, ...some } : s))
+  function change(some: Partial<Sheaf>, id = current.value.id): Promise<void> {
+    const sheaves = book.value.value.sheaves.map((s) => (s.id === id ? { ...s, ...some } : s))
     return book.set({ ...book.value.value, sheaves })
   }
-  function record(event: Omit<DecisionEvent, 'at'>): Promise<void> {
-    const { events, cursor } = current.value
-    return change({ events: [...events.slice(0, cursor), { ...event, at: services.now() }], cursor: cursor + 1 })
+  async function record(event: Omit<DecisionEvent, 'at'>): Promise<void> {
+    const { events, cursor, id } = current.value
+    await change({ events: [...events.slice(0, cursor), { ...event, at: services.now() }], cursor: cursor + 1 })
+    const label = `${event.action} ${event.snapshot.title}`
+    steps.note({ label, undo: () => moveIn(id, -1), redo: () => moveIn(id, 1) })
+  }
+  /** One decision back or on, in the sheaf that it is in. */
+  async function moveIn(id: string, by: 1 | -1): Promise<void> {
+    const sheaf = book.value.value.sheaves.find((s) => s.id === id)
+    const cursor = (sheaf?.cursor ?? 0) + by
+    if (sheaf && cursor >= 0 && cursor <= sheaf.events.length) await change({ cursor }, id)
   }
   const canUndo = computed(() => current.value.cursor > 0)
   const canRedo = computed(() => current.value.cursor < current.value.events.length)
-  const undo = async () => void (canUndo.value && (await change({ cursor: current.value.cursor - 1 })))
-  const redo = async () => void (canRedo.value && (await change({ cursor: current.value.cursor + 1 })))
+  const undo = () => moveIn(current.value.id, -1)
+  const redo = () => moveIn(current.value.id, 1)
   const rename = (name: string) => change({ name: name.trim() || current.value.name })
   function add(name: string): Promise<void> {
     const id = services.newId()

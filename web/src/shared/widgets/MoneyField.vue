@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { e4OfPlain } from '@sickle/core/intake'
 import { minorDigitsOf, plainAmount } from '@sickle/core/money'
+import { moneyE4 } from '@sickle/core/schema'
+import { faultIn } from '../fault-in'
 import { useTyped } from '../use-typed'
 import TypedInput from './TypedInput.vue'
 
@@ -10,7 +12,7 @@ const emit = defineEmits<{ change: [e4: number] }>()
 const { text, fault, typed } = useTyped({
   shown: () => (value === null ? '' : plainAmount(value, currency)),
   options: () => ({ digits: minorDigitsOf(currency) }),
-  check: (plain) => ((e4OfPlain(plain) ?? -1) < 0 ? 'This is no amount of 0 or more' : null),
+  check: (plain) => faultIn(moneyE4(), e4OfPlain(plain)),
   change: (plain) => emit('change', e4OfPlain(plain) as number),
 })
 </script>

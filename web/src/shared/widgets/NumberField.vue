@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { Schema } from 'yup'
+import { faultIn } from '../fault-in'
 import { useTyped } from '../use-typed'
 import TypedInput from './TypedInput.vue'
 
@@ -13,6 +15,7 @@ const {
   whole = false,
   open = false,
   placeholder = '',
+  schema = null,
 } = defineProps<{
   value: number | null | undefined
   label: string
@@ -22,6 +25,8 @@ const {
   whole?: boolean
   open?: boolean
   placeholder?: string
+  /** what it must be, as the document that it goes into says; in place of bounds */
+  schema?: Schema | null
 }>()
 const emit = defineEmits<{ change: [value: number]; clear: [] }>()
 const factor = computed(() => (percent ? 100 : 1))
@@ -31,7 +36,8 @@ const { text, fault, typed } = useTyped({
   shown: () => (value == null ? '' : String(Math.round(value * factor.value * 1e6) / 1e6)),
   options: () => ({ whole }),
   check: (plain) => {
-    const n = Number(plain) / factor.value
+    const n = exact(Number(plain) / factor.value)
+    if (schema) return faultIn(schema, n)
     if (n >= min && n <= max) return null
     return `It must lie between ${exact(min * factor.value)} and ${exact(max * factor.value)}`
   },

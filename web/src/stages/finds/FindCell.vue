@@ -2,9 +2,10 @@
 import { computed } from 'vue'
 import { measure, type FindRow } from '@sickle/core/engine'
 import TrendLine from '@/shared/charts/TrendLine.vue'
-import { amount, count, decimal, percent, signed } from '@/shared/format'
+import { amount, count, decimal, percent } from '@/shared/format'
 import { valueWords } from '@/shared/span-words'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
+import ProfitFigure from '@/shared/widgets/ProfitFigure.vue'
 import type { FindColumn } from './columns'
 
 /** One cell of a find. */
@@ -44,9 +45,9 @@ const figure = computed(() => row.figures[column.id] ?? null)
   </div>
   <div v-else-if="column.id === 'landed'" role="gridcell" class="num">{{ amount(row.landedE4, home) }}</div>
   <div v-else-if="column.id === 'profit'" role="gridcell" class="num">
-    <span :class="row.profitE4 === null ? 'quiet' : row.profitE4 < 0 ? 'loss' : 'profit'">{{
-      signed(row.profitE4, home)
-    }}</span><br /><span class="quiet">{{ percent(row.margin) }}</span>
+    <ProfitFigure :e4="row.profitE4" :currency="home" :assumed="row.feesAssumed" /><br /><span class="quiet">{{
+      percent(row.margin)
+    }}</span>
   </div>
   <div v-else-if="column.id === 'worth'" role="gridcell" class="num">
     <b>{{ row.worth === null ? '–' : Math.round(row.worth) }}</b><span class="meter" aria-hidden="true"

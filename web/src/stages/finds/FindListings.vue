@@ -3,6 +3,7 @@ import type { Item } from '@sickle/core/catalog'
 import { howEstimated } from '@/shared/answers'
 import { amount, count, currencySign, decimal } from '@/shared/format'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
+import ListingLink from '@/shared/widgets/ListingLink.vue'
 
 /** The listings of an item, under its row; where it is a pack, prices a piece too. */
 defineProps<{ item: Item; home: string }>()
@@ -11,7 +12,7 @@ defineProps<{ item: Item; home: string }>()
 <template>
   <div class="listings" role="gridcell">
     <div v-for="l in item.listings" :key="l.key" class="one">
-      <span class="title" :title="l.title">{{ l.title }}</span>
+      <span class="title" :title="l.title">{{ l.title }} <ListingLink :address="l.url" :title="l.title" /></span>
       <span class="quiet">{{ l.market }}{{ l.store ? `, ${l.store}` : '' }}</span>
       <span class="num"
         >{{ currencySign(home) }} {{ amount(l.deliveredE4, home) }} delivered<template

@@ -8,6 +8,7 @@ import { amount, currencySign, decimal, percent, plural } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useLatest } from '@/shared/use-latest'
+import ListingLink from '@/shared/widgets/ListingLink.vue'
 import PictureLikeness from '@/shared/widgets/PictureLikeness.vue'
 
 /** Which listings are taken for the same goods, why, and a way to say otherwise; what is alike is offered. */
@@ -66,7 +67,8 @@ async function say(change: () => Promise<void>) {
         <tbody>
           <tr v-for="l in item.listings" :key="l.key">
             <td>
-              {{ l.title }} <span class="quiet small">{{ l.market }}{{ l.store ? `, ${l.store}` : '' }}</span>
+              {{ l.title }} <ListingLink :address="l.url" :title="l.title" />
+              <span class="quiet small">{{ l.market }}{{ l.store ? `, ${l.store}` : '' }}</span>
             </td>
             <td class="small quiet">{{ l.key === item.key ? 'the item is known by it' : why(l) }}</td>
             <td class="num">{{ amount(l.priceE4, rules.home) }}</td>

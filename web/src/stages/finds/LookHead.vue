@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { NButton, NInput } from 'naive-ui'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
-import type { Item } from '@sickle/core/catalog'
+import { addressOf, type Item } from '@sickle/core/catalog'
+import { shownGtin } from '@sickle/core/identity'
 import { plural } from '@/shared/format'
 import { useSheaf } from '@/shared/stores/sheaf'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
+import ListingLink from '@/shared/widgets/ListingLink.vue'
 import { useDecide } from './use-decide'
 
 /** What is looked at, and what to do with it: the head of both Close looks. */
@@ -35,7 +37,9 @@ defineExpose({ focusReason, decide })
       <component :is="large ? 'h1' : 'h2'">{{ item.title }}</component>
       <p class="small quiet">
         {{ plural(item.listings.length, 'listing') }} on {{ item.markets.join(', ')
-        }}{{ item.gtin ? ' · barcode known' : '' }}{{ large && item.category ? ` · ${item.category}` : '' }}
+        }}{{ item.gtin ? ` · barcode ${shownGtin(item.gtin)}` : ''
+        }}{{ large && item.category ? ` · ${item.category}` : '' }}
+        <ListingLink :address="addressOf(item)" :title="item.title" words="Open its listing" />
       </p>
     </div>
     <div class="acts">

@@ -1,52 +1,26 @@
 <script setup lang="ts">
 import { NButton, NDynamicTags, NInput, NSelect } from 'naive-ui'
-import { computed, shallowRef, toRaw, watch } from 'vue'
-import type { Item } from '@sickle/core/catalog'
+import { computed, toRaw } from 'vue'
 import { shownGtin } from '@sickle/core/identity'
-import { draftFaults, listingLimits, makeDraft, type Draft } from '@sickle/core/launch'
-import { useServices } from '@/app/services'
-import { amount, percent, signed } from '@/shared/format'
+import { draftParts, listingLimits, makeDraft, type Draft } from '@sickle/core/launch'
+import { amount, percent } from '@/shared/format'
 import { useDrafts } from '@/shared/stores/drafts'
 import { useRules } from '@/shared/stores/rules'
-import { useWorkspace } from '@/shared/stores/workspace'
 import MoneyField from '@/shared/widgets/MoneyField.vue'
 import NumberField from '@/shared/widgets/NumberField.vue'
-import { profitAt } from './draft-profit'
+import ProfitFigure from '@/shared/widgets/ProfitFigure.vue'
 
 const { draft } = defineProps<{ draft: Draft }>()
 const drafts = useDrafts()
 const rules = useRules()
-const services = useServices()
-const workspace = useWorkspace()
-const item = shallowRef<Item | null>(null)
-watch(
-  [() => draft.item, () => workspace.version],
-  async () => (item.value = await services.engine.call('item', [draft.item])),
-  { immediate: true },
-)
-const faults = computed(() => draftFaults(draft))
+const item = computed(() => drafts.items.get(draft.item) ?? null)
+const faults = computed(() => drafts.obstaclesOf(draft))
 const length = computed(() => [...draft.title].length)
 const change = (some: Partial<Draft>) => drafts.change(draft.id, some)
-/** A changed price changes what is expected. */
-function setPrice(priceE4: number) {
-  const money = item.value
-    ? profitAt(item.value, draft.market, priceE4, draft.currency, toRaw(rules.rules), toRaw(rules.corrections))
-    : { profitE4: null, margin: null }
-  void change({ priceE4, ...money })
-}
-/** Drawn up anew for another market, or after costs changed; the words stay. */
-function anew(market: string) {
-  if (!item.value) return
-  const fresh = makeDraft(item.value, {
-    market,
-    rules: toRaw(rules.rules),
-    corrections: toRaw(rules.corrections),
-    setPriceE4: rules.priceOf(item.value.key, market),
-    id: draft.id,
-  })
-  const { priceE4, currency, profitE4, profitCurrency, margin } = fresh
-  void change({ market, priceE4, currency, profitE4, profitCurrency, margin })
-}
+/** A price typed here is the draft's own; what it earns follows. */
+const setPrice = (priceE4: number) => void change({ priceE4, currency: draft.currency, priceBy: 'hand' })
+/** Another market, or the price of Margin again; the words stay. */
+const anew = (market: string) => void change({ market, priceBy: 'margin' })
 const tagInput = computed(() => draft.tags.length < listingLimits.tags)
 const sellingWords = computed(() => {
   const used = draft.title.toLowerCase()
@@ -111,8 +85,7 @@ const sellingWords = computed(() => {
         ><NumberField
           :value="draft.quantity"
           whole
-          :min="1"
-          :max="99999"
+          :schema="draftParts.quantity"
           label="Quantity"
           @change="(quantity) => change({ quantity })"
       /></label>
@@ -121,19 +94,22 @@ const sellingWords = computed(() => {
         ><NumberField
           :value="draft.handlingDays"
           whole
-          :max="60"
+          :schema="draftParts.handlingDays"
           label="Handling days"
           @change="(handlingDays) => change({ handlingDays })"
       /></label>
     </div>
     <p>
       Expected profit
-      <span :class="(draft.profitE4 ?? 0) < 0 ? 'loss' : 'profit'"
-        >{{ signed(draft.profitE4, draft.profitCurrency) }} {{ draft.profitCurrency }}</span
-      >
-      a sale, margin {{ percent(draft.margin, 1) }}.
-      <NButton text type="primary" size="small" :disabled="!item" @click="anew(draft.market)"
-        >Price by rule again</NButton
+      <ProfitFigure :e4="draft.profitE4" :currency="draft.profitCurrency" :assumed="draft.feesAssumed" />
+      {{ draft.profitCurrency }} a sale, margin {{ percent(draft.margin, 1) }}.
+      <NButton
+        text
+        type="primary"
+        size="small"
+        :disabled="!item || draft.priceBy === 'margin'"
+        @click="anew(draft.market)"
+        >{{ draft.priceBy === 'hand' ? 'Price as in Margin again' : 'Price as in Margin' }}</NButton
       >
     </p>
     <div>

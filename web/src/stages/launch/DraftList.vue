@@ -1,10 +1,17 @@
 <script setup lang="ts">
-import { draftFaults } from '@sickle/core/launch'
-import { amount, percent, signed } from '@/shared/format'
+import type { Draft } from '@sickle/core/launch'
+import { amount, percent } from '@/shared/format'
 import { useDrafts } from '@/shared/stores/drafts'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
+import ProfitFigure from '@/shared/widgets/ProfitFigure.vue'
 
 const drafts = useDrafts()
+const obstacles = (draft: Draft) => drafts.obstaclesOf(draft)
+function wordOf(draft: Draft): string {
+  const [first = ''] = obstacles(draft)
+  if (first.startsWith('You dropped')) return 'dropped'
+  return first.startsWith('It may not') ? 'not allowed' : first.startsWith('It needs') ? 'needs approval' : 'to mend'
+}
 const chosen = defineModel<string[]>('chosen', { required: true })
 const current = defineModel<string | null>('current', { required: true })
 const toggle = (id: string) =>
@@ -51,13 +58,13 @@ const all = () => (chosen.value = chosen.value.length === drafts.all.length ? []
           </td>
           <td class="num">{{ d.currency }} {{ amount(d.priceE4, d.currency) }}</td>
           <td class="num">
-            <span :class="(d.profitE4 ?? 0) < 0 ? 'loss' : 'profit'">{{ signed(d.profitE4, d.profitCurrency) }}</span>
+            <ProfitFigure :e4="d.profitE4" :currency="d.profitCurrency" :assumed="d.feesAssumed" />
             <span class="quiet small unit">{{ d.profitCurrency }}</span><br /><span class="quiet small">{{
               percent(d.margin)
             }}</span>
           </td>
           <td>
-            <span v-if="draftFaults(d).length" class="loss" :title="draftFaults(d).join('. ')">to mend</span>
+            <span v-if="obstacles(d).length" class="loss" :title="obstacles(d).join('. ')">{{ wordOf(d) }}</span>
             <span v-else-if="d.profitE4 === null" class="unknown" title="Its cost is not known, so neither is its floor"
               >cost not known</span
             >

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
 import { NButton, useDialog, useMessage } from 'naive-ui'
-import { computed, ref, toRaw, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { draftFaults, draftsFromCsv, draftsFromJsonLd, draftsToCsv, draftsToJsonLd } from '@sickle/core/launch'
+import { draftsFromCsv, draftsFromJsonLd, draftsToCsv, draftsToJsonLd } from '@sickle/core/launch'
 import { useServices } from '@/app/services'
 import { downloadText } from '@/shared/download'
 import { plural } from '@/shared/format'
@@ -43,21 +43,26 @@ async function draftKept() {
 const out = computed(() =>
   chosen.value.length > 0 ? drafts.all.filter((d) => chosen.value.includes(d.id)) : drafts.all,
 )
-const faulty = computed(() => out.value.filter((d) => draftFaults(d).length > 0))
+const barred = computed(() => out.value.filter((d) => drafts.obstaclesOf(d).length > 0))
+const ready = computed(() => out.value.filter((d) => drafts.obstaclesOf(d).length === 0))
+/** Only what is ready leaves. */
 function save(kind: 'csv' | 'jsonld') {
-  const list = toRaw(out.value)
+  const list = ready.value
   if (kind === 'csv') downloadText('listings.csv', draftsToCsv(list), 'text/csv')
   else downloadText('listings.jsonld', draftsToJsonLd(list), 'application/ld+json')
 }
 function exportAs(kind: 'csv' | 'jsonld') {
-  if (faulty.value.length === 0) return save(kind)
+  if (barred.value.length === 0) return save(kind)
+  const some = ready.value.length > 0
   dialog.warning({
-    title: `${plural(faulty.value.length, 'draft')} would be refused`,
-    content: faulty.value
+    title: `${plural(barred.value.length, 'draft')} not ready`,
+    content: barred.value
       .slice(0, 4)
-      .map((d) => `${d.title || 'Without title'}: ${draftFaults(d)[0]}`)
+      .map((d) => `${d.title || 'Without title'}: ${drafts.obstaclesOf(d)[0]}`)
       .join('. '),
-    positiveText: 'Export all the same',
+    positiveText: some
+      ? `Export the ${ready.value.length} that ${ready.value.length === 1 ? 'is' : 'are'} ready`
+      : undefined,
     negativeText: 'Mend first',
     onPositiveClick: () => save(kind),
   })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Item } from '@sickle/core/catalog'
-import type { CostInputs } from '@sickle/core/margin'
+import { costParts, type CostInputs } from '@sickle/core/margin'
 import { tierPrice } from '@sickle/core/intake'
 import { currencySign } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
@@ -33,8 +33,7 @@ async function setPack(key: string, pack: number | null) {
 }
 /** What was changed for this item becomes the rule for all. */
 async function forAll() {
-  await rules.set({ ...rules.rules, costs: { ...rules.rules.costs, ...ownGlobal.value } })
-  await rules.setOwnCost(item.key, Object.fromEntries(Object.keys(ownGlobal.value).map((n) => [n, undefined])))
+  await rules.useForAll(item.key, ownGlobal.value)
   emit('changed')
 }
 </script>
@@ -99,8 +98,7 @@ async function forAll() {
             v-else
             :value="inputs[f.name] as number"
             :percent="f.type === 'ratio'"
-            :max="f.type === 'ratio' ? 1 : 100000"
-            :min="f.type === 'count' ? 1 : 0"
+            :schema="costParts[f.name]"
             :label="f.label"
             @change="(n) => setField(f, n)"
           />

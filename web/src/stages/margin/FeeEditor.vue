@@ -2,13 +2,22 @@
 import { useFileDialog } from '@vueuse/core'
 import { NButton } from 'naive-ui'
 import { computed, ref } from 'vue'
-import { scheduleFromJson, scheduleToJson, type FeeLine, type FeeSchedule } from '@sickle/core/margin'
+import {
+  assumedFees,
+  assumedFeesWords,
+  feeLineParts,
+  scheduleFromJson,
+  scheduleToJson,
+  type FeeLine,
+  type FeeSchedule,
+} from '@sickle/core/margin'
 import { downloadText } from '@/shared/download'
 import { toProblem } from '@/shared/problem'
 import { useRules } from '@/shared/stores/rules'
 import MoneyField from '@/shared/widgets/MoneyField.vue'
 import NumberField from '@/shared/widgets/NumberField.vue'
 import FeeSteps from './FeeSteps.vue'
+import GradeMark from '@/shared/widgets/GradeMark.vue'
 import HouseDrawer from '@/shared/widgets/HouseDrawer.vue'
 
 const { market } = defineProps<{ market: string }>()
@@ -16,6 +25,9 @@ const show = defineModel<boolean>('show', { required: true })
 const emit = defineEmits<{ changed: [] }>()
 const rules = useRules()
 const fault = ref('')
+const isAssumed = computed(() => rules.areFeesAssumed(market))
+/** the assumed fees as the seller's own to begin with */
+const beginning = assumedFees.map((l) => ({ ...l, label: l.label.replace(', assumed', '') }))
 const schedule = computed<FeeSchedule>(
   () =>
     rules.rules.schedules.find((s) => s.market === market) ?? {
@@ -26,8 +38,13 @@ const schedule = computed<FeeSchedule>(
     },
 )
 async function save(lines: FeeLine[]) {
-  await rules.setSchedule({ ...schedule.value, lines })
-  emit('changed')
+  try {
+    await rules.setSchedule({ ...schedule.value, lines })
+    fault.value = ''
+    emit('changed')
+  } catch (thrown) {
+    fault.value = toProblem(thrown).message
+  }
 }
 const change = (at: number, some: Partial<FeeLine>) =>
   save(schedule.value.lines.map((l, i) => (i === at ? { ...l, ...some } : l)))
@@ -134,7 +151,7 @@ const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElem
             <NumberField
               :value="l.ratio"
               percent
-              :max="1"
+              :schema="feeLineParts.ratio"
               :label="`Percentage of ${l.label}`"
               @change="(ratio) => change(i, { ratio })"
             />
@@ -179,12 +196,20 @@ const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElem
           <td><button class="bare" :aria-label="`Remove ${l.label}`" @click="remove(i)">✕</button></td>
         </tr>
         <tr v-if="!schedule.lines.length">
-          <td colspan="11" class="quiet">No fees are entered; sales on {{ market }} are costed without any.</td>
+          <td colspan="11" class="quiet">
+            <template v-if="isAssumed">
+              No fees are entered. Until they are, sales on {{ market }} are costed with assumed ones
+              <GradeMark grade="assumed" />: {{ assumedFeesWords }}.
+            </template>
+            <template v-else>{{ market }} takes no fees, as you said.</template>
+          </td>
         </tr>
       </tbody>
     </table>
     <div class="row-gap acts">
       <NButton size="small" type="primary" @click="add">Add a fee</NButton>
+      <NButton v-if="isAssumed" size="small" @click="save(beginning)">Begin with those</NButton>
+      <NButton v-if="isAssumed" size="small" @click="save([])">It takes none</NButton>
       <NButton size="small" @click="share">Save as a file</NButton>
       <NButton size="small" @click="dialog.open()">Bring from a file</NButton>
       <span v-if="fault" class="loss small" role="alert">{{ fault }}</span>

@@ -4,12 +4,13 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Item } from '@sickle/core/catalog'
 import { useServices } from '@/app/services'
-import { percent, signed } from '@/shared/format'
+import { percent } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
+import ProfitFigure from '@/shared/widgets/ProfitFigure.vue'
 import CostForm from './CostForm.vue'
 import FeeEditor from './FeeEditor.vue'
 import MarginPicks from './MarginPicks.vue'
@@ -83,9 +84,7 @@ useKeys('Margin', [
               @click="market = p.market"
             >
               {{ p.market }}
-              <span :class="p.profitE4 === null ? 'quiet' : p.profitE4 < 0 ? 'loss' : 'profit'">{{
-                signed(p.profitE4, rules.home)
-              }}</span>
+              <ProfitFigure :e4="p.profitE4" :currency="rules.home" :assumed="p.feesAssumed" />
               <span class="quiet small">{{ percent(p.margin) }}</span>
             </button>
             <button class="bare tab edit" @click="fees = true">Fees of {{ market }} …</button>

@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { signed } from '@/shared/format'
+import { useLive } from '@/shared/stores/live'
 import { useRules } from '@/shared/stores/rules'
 import { useSheaf } from '@/shared/stores/sheaf'
+import ProfitFigure from '@/shared/widgets/ProfitFigure.vue'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 
 defineProps<{ current: string }>()
 const sheaf = useSheaf()
 const rules = useRules()
+const live = useLive()
 </script>
 
 <template>
@@ -22,9 +24,12 @@ const rules = useRules()
       >
         <GoodsPicture :src="d.snapshot.picture" :title="d.snapshot.title" :size="28" />
         <span class="title">{{ d.snapshot.title }}</span>
-        <span class="small num" :class="(d.snapshot.profitE4 ?? 0) < 0 ? 'loss' : 'profit'">{{
-          signed(d.snapshot.profitE4, rules.home)
-        }}</span>
+        <ProfitFigure
+          class="small num"
+          :e4="live.of(d).profitE4"
+          :currency="rules.home"
+          :assumed="live.of(d).feesAssumed"
+        />
       </RouterLink>
     </template>
     <p v-if="!sheaf.kept.length && !sheaf.held.length" class="quiet small">Items you keep or hold are listed here.</p>

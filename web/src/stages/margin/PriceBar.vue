@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
 import { computed } from 'vue'
-import { amount, currencySign, percent, signed } from '@/shared/format'
+import { amount, currencySign, percent } from '@/shared/format'
 import MoneyField from '@/shared/widgets/MoneyField.vue'
+import ProfitFigure from '@/shared/widgets/ProfitFigure.vue'
 import type { Costing } from './use-costing'
 
 const { costing, home } = defineProps<{ costing: Costing; home: string }>()
@@ -35,8 +36,8 @@ const step = (e4: number) => emit('price', Math.max(0, costing.price.value + e4)
     <dl>
       <div>
         <dt>Profit per sale</dt>
-        <dd :class="(sheet?.profitE4 ?? 0) < 0 ? 'loss' : 'profit'" data-test="profit">
-          {{ signed(sheet?.profitE4, home) }}
+        <dd data-test="profit">
+          <ProfitFigure :e4="sheet?.profitE4 ?? null" :currency="home" :assumed="costing.feesAssumed.value" />
         </dd>
       </div>
       <div>

@@ -78,6 +78,7 @@ export function useCosting(item: Ref<Item | null>, market: Ref<string>) {
     swings,
     rungs,
     notes,
+    feesAssumed: computed(() => rules.areFeesAssumed(market.value)),
     perDay,
   }
 }

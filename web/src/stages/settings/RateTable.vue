@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
 import { computed, inject, ref } from 'vue'
-import { isCurrencyCode, readTyped, type Rate } from '@sickle/core/money'
+import type { Schema } from 'yup'
+import { rateSchema } from '@sickle/core/catalog'
+import { readTyped, type Rate } from '@sickle/core/money'
+import { firstFault } from '@sickle/core/schema'
 import { useRules } from '@/shared/stores/rules'
 import { decimalMarkKey } from '@/shared/use-typed'
 import NumberField from '@/shared/widgets/NumberField.vue'
@@ -20,17 +23,12 @@ function add() {
   const from = code.value.trim().toUpperCase()
   const read = readTyped(rate.value, { decimal: decimal.value })
   const value = Number(read.plain ?? NaN)
-  if (!isCurrencyCode(from)) fault.value = `'${code.value}' is no currency code`
-  else if (read.fault !== null) fault.value = read.fault
-  else if (!(value > 0)) fault.value = `'${rate.value}' is no rate above 0`
-  else {
-    fault.value = ''
-    emit('change', [
-      ...rules.rules.rates.filter((r) => r.from !== from || r.to !== rules.home),
-      { from, to: rules.home, rate: value, day: today },
-    ])
-    code.value = rate.value = ''
-  }
+  const made = { from, to: rules.home, rate: value, day: today }
+  const wrong = read.fault === null ? firstFault(rateSchema, made) : null
+  fault.value = read.fault ?? (wrong ? `The ${wrong.where || 'rate'} ${wrong.what}` : '')
+  if (fault.value !== '') return
+  emit('change', [...rules.rules.rates.filter((r) => r.from !== from || r.to !== rules.home), made])
+  code.value = rate.value = ''
 }
 const set = (at: number, value: number) =>
   emit(
@@ -60,7 +58,12 @@ const set = (at: number, value: number) =>
           <td>{{ r.from }}</td>
           <td>{{ r.to }}</td>
           <td class="num">
-            <NumberField :value="r.rate" :min="0.000001" :label="`Rate of ${r.from}`" @change="(v) => set(i, v)" />
+            <NumberField
+              :value="r.rate"
+              :schema="rateSchema.fields.rate as Schema"
+              :label="`Rate of ${r.from}`"
+              @change="(v) => set(i, v)"
+            />
           </td>
           <td>{{ r.day }}</td>
           <td class="num">

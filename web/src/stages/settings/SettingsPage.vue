@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { NRadioButton, NRadioGroup, NSelect } from 'naive-ui'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { SellerRules } from '@sickle/core/catalog'
+import { costParts } from '@sickle/core/margin'
 import type { DecimalMark } from '@sickle/core/money'
+import { currency } from '@sickle/core/schema'
+import { faultIn } from '@/shared/fault-in'
 import { currencySign } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useSettings } from '@/shared/stores/settings'
@@ -28,6 +31,12 @@ async function change(some: Partial<SellerRules>) {
   await rules.set({ ...rules.rules, ...some })
   await (homeChanged || some.rates ? workspace.reload() : workspace.reprice())
 }
+const homeFault = ref('')
+function chooseHome(typed: string) {
+  const homeCurrency = typed.trim().toUpperCase()
+  homeFault.value = faultIn(currency(), homeCurrency) ?? ''
+  if (homeFault.value === '') void change({ homeCurrency })
+}
 const costs = computed(() => rules.rules.costs)
 const changeCosts = (some: Partial<SellerRules['costs']>) => change({ costs: { ...costs.value, ...some } })
 const sign = computed(() => currencySign(rules.home))
@@ -48,9 +57,8 @@ const sign = computed(() => currencySign(rules.home))
           :value="rules.home"
           :options="currencies"
           :input-props="{ 'aria-label': 'Home currency' }"
-          @update:value="(c: string) => /^[A-Z]{3}$/.test(c) && change({ homeCurrency: c })"
-        />
-        <span>I write numbers like</span
+          @update:value="chooseHome"
+        /><span v-if="homeFault" class="small loss" role="alert">{{ homeFault }}</span> <span>I write numbers like</span
         ><NRadioGroup
           size="small"
           :value="settings.value.decimal"
@@ -63,7 +71,7 @@ const sign = computed(() => currencySign(rules.home))
         ><NumberField
           :value="costs.taxRatio"
           percent
-          :max="1"
+          :schema="costParts.taxRatio"
           label="Tax on my sales"
           @change="(taxRatio) => changeCosts({ taxRatio })"
         />

@@ -1,9 +1,14 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Decision, DecisionState } from '@sickle/core/verdict'
 import { count, signed } from '@/shared/format'
+import { useLive } from '@/shared/stores/live'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
+import ProfitFigure from '@/shared/widgets/ProfitFigure.vue'
 
 const { decision } = defineProps<{ decision: Decision; home: string }>()
+const live = useLive()
+const now = computed(() => live.of(decision))
 const emit = defineEmits<{
   decide: [action: DecisionState | 'clear']
   note: [text: string]
@@ -57,11 +62,12 @@ const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
       />
     </td>
     <td class="num">
-      <span :class="(decision.snapshot.profitE4 ?? 0) < 0 ? 'loss' : 'profit'">{{
-        signed(decision.snapshot.profitE4, home)
-      }}</span>
+      <ProfitFigure :e4="now.profitE4" :currency="home" :assumed="now.feesAssumed" />
+      <div v-if="now.profitE4 !== decision.snapshot.profitE4" class="small quiet">
+        {{ signed(decision.snapshot.profitE4, home) }} when decided
+      </div>
     </td>
-    <td class="num">{{ count(decision.snapshot.units) }}</td>
+    <td class="num">{{ count(now.units) }}</td>
     <td class="quiet">{{ new Date(decision.at).toISOString().slice(0, 10) }}</td>
     <td class="num acts">
       <button class="bare" @click="$emit('look')">Look</button><button class="bare" @click="$emit('cost')">Cost</button>

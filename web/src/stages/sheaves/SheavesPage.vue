@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { NButton, NInput } from 'naive-ui'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { writeCsv } from '@sickle/core/intake'
 import { plainAmount } from '@sickle/core/money'
 import type { Decision, DecisionState } from '@sickle/core/verdict'
 import { downloadText } from '@/shared/download'
+import { useLive } from '@/shared/stores/live'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
 import { useSheaf } from '@/shared/stores/sheaf'
@@ -14,6 +15,7 @@ import DecisionRow from './DecisionRow.vue'
 
 const sheaf = useSheaf()
 const rules = useRules()
+const live = useLive()
 const query = useQuery()
 const router = useRouter()
 const shown = ref<DecisionState | 'all'>('all')
@@ -44,6 +46,12 @@ async function look(d: Decision) {
   await router.push('/finds')
 }
 const name = ref(sheaf.current.name)
+// another sheaf has another name
+watch(
+  () => sheaf.current.name,
+  (now) => (name.value = now),
+)
+const figure = (e4: number | null) => (e4 === null ? null : Number(plainAmount(e4, rules.home)))
 function save() {
   const head = [
     'decision',
@@ -52,6 +60,8 @@ function save() {
     'reason',
     'note',
     `profit per sale, ${rules.home}`,
+    'fees',
+    `profit when decided, ${rules.home}`,
     'units 30 d',
     'decided',
   ]
@@ -61,8 +71,10 @@ function save() {
     d.snapshot.title,
     d.reason,
     d.note,
-    d.snapshot.profitE4 === null ? null : Number(plainAmount(d.snapshot.profitE4, rules.home)),
-    d.snapshot.units,
+    figure(live.of(d).profitE4),
+    live.of(d).isOld ? '' : live.of(d).feesAssumed ? 'assumed' : 'entered',
+    figure(d.snapshot.profitE4),
+    live.of(d).units,
     new Date(d.at).toISOString(),
   ])
   downloadText(
@@ -107,7 +119,7 @@ function save() {
             <th>Decision</th>
             <th>Reason</th>
             <th>Note</th>
-            <th class="num">Profit when decided, {{ rules.home }}</th>
+            <th class="num">Profit, {{ rules.home }}</th>
             <th class="num">Units, 30 d</th>
             <th>On</th>
             <th><span class="sr-only">Go</span></th>
