@@ -1,6 +1,6 @@
 import { ListingReader, sumListings, type Catalog, type ListingSums, type SellerRules } from '../catalog'
 import { textAt, textColumn } from '../tables'
-import { themesOf } from '../words'
+import { themesOf, withoutOwnNames } from '../words'
 
 /** A narrow theme of a branch, with what its listings sell. */
 export interface BranchTheme {
@@ -26,9 +26,11 @@ export function branchThemes(catalog: Catalog, rules: SellerRules, path: string,
   const rows: number[] = []
   for (let row = 0; row < listings.rows && rows.length < mostTitles; row++)
     if (inside[codes[row] as number] === 1) rows.push(row)
-  const titles = textColumn(listings, 'title')
+  const [titles, stores] = [textColumn(listings, 'title'), textColumn(listings, 'store')]
   const reader = new ListingReader(listings)
-  const themes = themesOf(rows.map((row) => textAt(titles, row) ?? '')).map(({ phrases, places }): BranchTheme => {
+  const themes = themesOf(
+    withoutOwnNames(rows.map((row) => ({ title: textAt(titles, row) ?? '', store: textAt(stores, row) }))),
+  ).map(({ phrases, places }): BranchTheme => {
     const mine = places.map((place) => rows[place] as number)
     const sums = sumListings(catalog, mine, rules)
     return { phrases, sums, medianAgeDays: medianAge(mine.map((row) => reader.figure('listedOn', row)), sums.windowEnd) }

@@ -57,6 +57,8 @@ export type KindName =
 export interface RecordKind {
   name: KindName
   label: string
+  /** one of them, and several: what a count stands before */
+  noun: readonly [one: string, several: string]
   /** What one row is, in a sentence. */
   row: string
   /** what is asked once for the whole file where no column says it */

@@ -7,6 +7,7 @@ import { comments, headline, likes, shares, views } from './fields/social'
 export const ads: RecordKind = {
   name: 'ads',
   label: 'Advertisements',
+  noun: ['advertisement', 'advertisements'],
   row: 'one advertisement that was seen',
   from: 'market',
   isBy: 'day',

@@ -8,6 +8,7 @@ import { listedOn, market, supplier } from './fields/people'
 export const catalogue: RecordKind = {
   name: 'catalogue',
   label: 'Own catalogue',
+  noun: ['item of your own', 'items of your own'],
   row: 'one thing that I sell or have sold',
   from: 'market',
   keys: ['sku'],

@@ -9,6 +9,7 @@ import { comments, headline, likes, shares, views } from './fields/social'
 export const clips: RecordKind = {
   name: 'clips',
   label: 'Clips and lives',
+  noun: ['clip or live', 'clips and lives'],
   row: 'one clip or live broadcast about an item',
   from: 'market',
   isBy: 'day',

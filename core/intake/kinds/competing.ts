@@ -29,6 +29,7 @@ function feedbackOver(days: number): Field {
 export const competing: RecordKind = {
   name: 'competing',
   label: 'Competing offers',
+  noun: ['competing offer', 'competing offers'],
   row: "one seller's offer of one item that several sell",
   from: 'market',
   isBy: 'day',

@@ -8,6 +8,7 @@ import { market, store } from './fields/people'
 export const feedback: RecordKind = {
   name: 'feedback',
   label: 'Feedback',
+  noun: ['feedback', 'feedbacks'],
   row: 'what one buyer said of one purchase',
   from: 'market',
   isBy: 'day',

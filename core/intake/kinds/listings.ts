@@ -8,6 +8,7 @@ import { also } from './fields/also'
 export const listings: RecordKind = {
   name: 'listings',
   label: 'Listings',
+  noun: ['listing', 'listings'],
   row: 'one listing on one market, with its price and what it sold',
   from: 'market',
   hasWindow: true,

@@ -8,6 +8,7 @@ import { shipsFrom, since, supplier } from './fields/people'
 export const offers: RecordKind = {
   name: 'offers',
   label: 'Supplier offers',
+  noun: ['supplier offer', 'supplier offers'],
   row: "one supplier's offer of one thing, with its price at each quantity",
   from: 'supplier',
   keys: ['id'],

@@ -8,6 +8,7 @@ import { country, market } from './fields/people'
 export const orders: RecordKind = {
   name: 'orders',
   label: 'Own orders',
+  noun: ['order of your own', 'orders of your own'],
   row: 'one line of one of my own orders',
   from: 'market',
   isBy: 'day',

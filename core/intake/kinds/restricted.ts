@@ -6,6 +6,7 @@ import { market } from './fields/people'
 export const restricted: RecordKind = {
   name: 'restricted',
   label: 'Restricted items',
+  noun: ['restricted entry', 'restricted entries'],
   row: 'one item, brand, category or phrase, and whether it may be listed',
   from: 'market',
   keys: ['what'],

@@ -8,6 +8,7 @@ import { market, store } from './fields/people'
 export const sales: RecordKind = {
   name: 'sales',
   label: 'Sales by day or week',
+  noun: ['day or week of sales', 'days or weeks of sales'],
   row: 'one listing on one day or in one week, with the units it sold',
   from: 'market',
   isBy: 'period',

@@ -8,6 +8,7 @@ import { country, market, since, store } from './fields/people'
 export const stores: RecordKind = {
   name: 'stores',
   label: 'Stores',
+  noun: ['store', 'stores'],
   row: 'one store on one market, with what it has sold and how old it is',
   from: 'market',
   hasWindow: true,

@@ -8,6 +8,7 @@ import { country, market } from './fields/people'
 export const terms: RecordKind = {
   name: 'terms',
   label: 'Search terms',
+  noun: ['search term', 'search terms'],
   row: 'one phrase that buyers search for, with how often',
   from: 'market',
   isBy: 'period',

@@ -4,7 +4,7 @@ import { useMessage } from 'naive-ui'
 import { computed, onErrorCaptured, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { describePlan, kindOfPlan } from '@sickle/core/scan'
-import { count } from '@/shared/format'
+import { plural } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
 import { useDrafts } from '@/shared/stores/drafts'
 import { useJudgements } from '@/shared/stores/judgements'
@@ -67,10 +67,9 @@ watch(
   () => scans.finished,
   (scan) =>
     scan &&
-    message.success(
-      `Scan of ${describePlan(scan.plan)} done: ${count(scan.taken)} ${kindOfPlan(scan.plan).label.toLowerCase()}`,
-      { closable: true },
-    ),
+    message.success(`Scan of ${describePlan(scan.plan)} done: ${plural(scan.taken, ...kindOfPlan(scan.plan).noun)}`, {
+      closable: true,
+    }),
 )
 useEventListener(window, 'unhandledrejection', (event) => show(event.reason))
 useEventListener(window, 'error', (event) => show(event.error))

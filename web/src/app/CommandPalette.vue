@@ -1,26 +1,37 @@
 <script setup lang="ts">
+import { refDebounced } from '@vueuse/core'
 import { NInput } from 'naive-ui'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, useId, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useQuery } from '@/shared/stores/query'
 import { useSheaf } from '@/shared/stores/sheaf'
+import { useWorkspace } from '@/shared/stores/workspace'
+import { useFollow } from '@/shared/use-follow'
 import { activeKeys } from '@/shared/use-keys'
-import { stages } from './stages'
+import { useLatest } from '@/shared/use-latest'
 import HouseModal from '@/shared/widgets/HouseModal.vue'
+import { useServices } from './services'
+import { stages } from './stages'
 
+/** Everything by name: places, acts, and all that is gathered. */
 const show = defineModel<boolean>('show', { required: true })
 const router = useRouter()
+const services = useServices()
 const query = useQuery()
 const sheaf = useSheaf()
+const workspace = useWorkspace()
+const follow = useFollow()
 const typed = ref('')
+const asked = refDebounced(typed, 120)
 const at = ref(0)
+const list = useId()
 
 interface Entry {
   label: string
   hint: string
   run: () => unknown
 }
-const entries = computed<Entry[]>(() => [
+const places = computed<Entry[]>(() => [
   ...stages.map((s) => ({ label: s.label, hint: 'stage', run: () => router.push(s.path) })),
   { label: 'Settings', hint: 'page', run: () => router.push('/settings') },
   ...query.cuts.map((c) => ({ label: c.name, hint: 'Cut', run: () => (query.use(c), router.push('/finds')) })),
@@ -28,6 +39,11 @@ const entries = computed<Entry[]>(() => [
     label: s.name,
     hint: 'sheaf',
     run: () => (void sheaf.openSheaf(s.id), router.push('/sheaves')),
+  })),
+  ...workspace.summary.markets.map((market) => ({
+    label: `Fees of ${market}`,
+    hint: 'fees',
+    run: () => router.push({ path: '/margin', query: { fees: market } }),
   })),
   ...activeKeys.flatMap((g) =>
     g.bindings.map((b) => ({
@@ -37,9 +53,29 @@ const entries = computed<Entry[]>(() => [
     })),
   ),
 ])
+const named = useLatest([asked, show, () => workspace.version], async () =>
+  show.value && asked.value.trim() !== '' && workspace.version > 0
+    ? services.engine.call('named', [asked.value])
+    : null,
+)
+const gathered = computed<Entry[]>(() => {
+  const { items = [], stores = [], categories = [], markets = [], terms = [] } = named.value ?? {}
+  return [
+    ...items.map((i) => ({ label: i.title, hint: 'item', run: () => follow.item(i.key, i.title) })),
+    ...stores.map((s) => ({ label: s.store, hint: `store, ${s.market}`, run: () => follow.store(s.market, s.store) })),
+    ...categories.map((c) => ({ label: c, hint: 'category', run: () => follow.branchItems(c) })),
+    ...terms.map((t) => ({
+      label: t.phrase,
+      hint: `term, ${t.market}`,
+      run: () => router.push({ path: '/demand', query: { term: t.key } }),
+    })),
+    ...markets.map((m) => ({ label: m, hint: 'market', run: () => follow.market(m) })),
+  ]
+})
 const found = computed(() => {
   const words = typed.value.toLowerCase().split(/\s+/)
-  return entries.value.filter((e) => words.every((w) => `${e.label} ${e.hint}`.toLowerCase().includes(w))).slice(0, 12)
+  const fits = (e: Entry) => words.every((w) => `${e.label} ${e.hint}`.toLowerCase().includes(w))
+  return [...places.value.filter(fits).slice(0, 12), ...gathered.value]
 })
 watch([typed, show], () => (at.value = 0))
 watch(show, () => (typed.value = ''))
@@ -49,23 +85,32 @@ function go(entry: Entry | undefined) {
 }
 function move(step: number) {
   at.value = (at.value + step + found.value.length) % Math.max(1, found.value.length)
+  document.getElementById(`${list}-${at.value}`)?.scrollIntoView({ block: 'nearest' })
 }
 </script>
 
 <template>
-  <HouseModal v-model:show="show" title="Everything by name" :width="520">
+  <HouseModal v-model:show="show" title="Everything by name" :width="560">
     <NInput
       v-model:value="typed"
-      placeholder="A stage, a Cut, a sheaf, an action"
-      :input-props="{ 'aria-label': 'Name' }"
+      placeholder="An item, a store, a term, a stage, a Cut, an action"
+      :input-props="{
+        'aria-label': 'Name',
+        role: 'combobox',
+        'aria-expanded': found.length > 0,
+        'aria-controls': list,
+        'aria-activedescendant': found.length > 0 ? `${list}-${at}` : undefined,
+        'aria-autocomplete': 'list',
+      }"
       autofocus
       @keydown.down.prevent="move(1)"
       @keydown.up.prevent="move(-1)"
       @keydown.enter.prevent="go(found[at])"
     />
-    <ul role="listbox" aria-label="Found">
+    <ul :id="list" role="listbox" aria-label="Found" class="scroll">
       <li
         v-for="(e, i) in found"
+        :id="`${list}-${i}`"
         :key="i"
         role="option"
         :aria-selected="i === at"
@@ -73,25 +118,35 @@ function move(step: number) {
         @click="go(e)"
         @mousemove="at = i"
       >
-        <span>{{ e.label }}</span><span class="quiet small">{{ e.hint }}</span>
+        <span class="label">{{ e.label }}</span><span class="quiet small">{{ e.hint }}</span>
       </li>
-      <li v-if="found.length === 0" class="quiet">Nothing has that name.</li>
     </ul>
+    <p v-if="found.length === 0" class="quiet" role="status">Nothing has that name.</p>
   </HouseModal>
 </template>
 
 <style scoped>
 ul {
+  max-height: 52vh;
   list-style: none;
   margin: 10px 0 0;
   padding: 0;
 }
 li {
   display: flex;
+  gap: 12px;
   justify-content: space-between;
   padding: 6px 8px;
   border-radius: 6px;
   cursor: pointer;
+}
+.label {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+li .quiet {
+  flex: none;
 }
 li.at {
   background: var(--slate-soft);

@@ -32,6 +32,9 @@ export function useFollow() {
     /** All that a store sells. */
     store: (market: string, store: string) =>
       finds({ kind: 'store', key: storeKey(market, store), label: store }, { stores: [storeKey(market, store)], sort: { by: 'units', descending: true } }),
+    /** All that a market sells. */
+    market: (market: string) =>
+      finds({ kind: 'finds', key: `market:${market}`, label: `Items: ${market}` }, { markets: [market], sort: { by: 'units', descending: true } }),
     /** The Close look in full. */
     async item(key: string, title: string): Promise<void> {
       const to = `/finds/item/${encodeURIComponent(key)}`

@@ -20,7 +20,15 @@ interface Head {
 
 /** What the first screen shows before the catalogue itself is read. */
 export interface FirstScreen {
-  summary: { items: number; listings: number; offers: number; branches: number; markets: string[]; noRate: string[] }
+  summary: {
+    items: number
+    listings: number
+    offers: number
+    branches: number
+    markets: string[]
+    noRate: string[]
+    figuresTo: number | null
+  }
   /** rows that were made, by place */
   rows: [place: number, row: FindRow][]
   /** places of items that were asked for by key */

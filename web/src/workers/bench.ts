@@ -136,6 +136,7 @@ export function summaryOf(maker: ItemMaker): FirstScreen['summary'] {
     branches: textColumn(listings, 'category').words.length,
     markets: Object.keys(windowEnds).sort(),
     noRate: withoutRate(maker),
+    figuresTo: Object.keys(windowEnds).length === 0 ? null : Math.max(...Object.values(windowEnds)),
   }
 }
 

@@ -6,9 +6,11 @@ import {
   compareWordings,
   findRow,
   listingsAnswering,
+  namedThings,
   type Branch,
   type BranchTheme,
   type FindRow,
+  type NamedThings,
   type Wordings,
 } from '@sickle/core/engine'
 import { longerPhrases, mergeTerms, risingTerms, type Term } from '@sickle/core/terms'
@@ -19,6 +21,8 @@ import { capturesOf } from './records-at-rest'
 /** terms on the field, most searched first: more would be one blot */
 const mostTerms = 1500
 const mostItems = 6
+/** of each sort, in Everything by name */
+const mostNamed = 5
 
 export interface TermLook {
   term: Term
@@ -87,6 +91,17 @@ export function demandMethods(bench: () => Bench) {
           of: items.length,
         }
       },
+
+      /** Everything gathered whose name holds what is typed: items, stores, categories, markets and terms. */
+      async named(_: CallContext, typed: string): Promise<NamedThings & { terms: { key: string; phrase: string; market: string }[] }> {
+        const [maker, all] = await Promise.all([bench().maker, allTerms()])
+        const text = typed.trim().toLowerCase()
+        const terms = text === '' ? [] : all.filter((t) => t.phrase.toLowerCase().includes(text)).slice(0, mostNamed)
+        return {
+          ...namedThings(maker, typed, mostNamed),
+          terms: terms.map(({ key, phrase, market }) => ({ key, phrase, market })),
+        }
+      }, // prettier-ignore
 
       async wordings(_: CallContext, first: string, second: string): Promise<Wordings> {
         const maker = await bench().maker

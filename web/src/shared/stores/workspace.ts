@@ -16,11 +16,22 @@ export interface Summary {
   markets: string[]
   /** currencies of listings for which there is no rate */
   noRate: string[]
+  /** last day that any figure speaks of; null where nothing is gathered */
+  figuresTo: number | null
   /** imports that are set aside, by id: what of them is not as it was kept */
   spoilt: Record<string, string>
 }
 
-const nothing: Summary = { items: 0, listings: 0, offers: 0, branches: 0, markets: [], noRate: [], spoilt: {} }
+const nothing: Summary = {
+  items: 0,
+  listings: 0,
+  offers: 0,
+  branches: 0,
+  markets: [],
+  noRate: [],
+  figuresTo: null,
+  spoilt: {},
+}
 
 /** What has been gathered, and whether the engine is up to date with it. */
 export const useWorkspace = defineStore('workspace', () => {

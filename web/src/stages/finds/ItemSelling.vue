@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import type { Item } from '@sickle/core/catalog'
 import { isItSelling, whatIsEstimated } from '@/shared/answers'
 import SalesChart from '@/shared/charts/SalesChart.vue'
+import AgeMark from '@/shared/widgets/AgeMark.vue'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 
 const { item, tall = false } = defineProps<{ item: Item; tall?: boolean }>()
@@ -11,7 +12,7 @@ const days = ref(90)
 
 <template>
   <article>
-    <h3>Is it really selling? <GradeMark :grade="item.unitsGrade" /></h3>
+    <h3>Is it really selling? <AgeMark :day="item.windowEnd" /> <GradeMark :grade="item.unitsGrade" /></h3>
     <p>{{ isItSelling(item) }}</p>
     <p v-if="whatIsEstimated(item)" class="small quiet">{{ whatIsEstimated(item) }}</p>
     <SalesChart v-if="item.series" v-model:days="days" :series="item.series" :height="tall ? 150 : 92" />

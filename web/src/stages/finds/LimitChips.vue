@@ -2,17 +2,24 @@
 import { NButton, NInput } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { facets, measure, type FacetName } from '@sickle/core/engine'
-import { count } from '@/shared/format'
+import { assumedFeesWords } from '@sickle/core/margin'
+import { count, dayInWords } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
 import { spanWords } from '@/shared/span-words'
 import { useQuery } from '@/shared/stores/query'
 import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
+import { useRules } from '@/shared/stores/rules'
+import { useWorkspace } from '@/shared/stores/workspace'
+import AgeMark from '@/shared/widgets/AgeMark.vue'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
 
 const query = useQuery()
 const sheaf = useSheaf()
 const settings = useSettings()
+const workspace = useWorkspace()
+const rules = useRules()
+const assumed = computed(() => workspace.summary.markets.filter((m) => rules.areFeesAssumed(m)))
 const name = ref('')
 const naming = ref(false)
 const leaf = (path: string) => path.split(' / ').at(-1) ?? path
@@ -70,7 +77,19 @@ async function keep() {
     <button v-if="sheaf.dropped.length" class="bare link" @click="query.showDropped = !query.showDropped">
       {{ query.showDropped ? 'Hide' : 'Show' }} {{ count(sheaf.dropped.length) }} dropped
     </button>
-    <span class="small quiet">● counted ◐ reported ◔ estimated · windows of 30 days</span>
+    <RouterLink
+      v-if="assumed.length"
+      to="/margin"
+      class="small fees"
+      :title="`Fees of ${assumed.join(', ')} are assumed: ${assumedFeesWords}`"
+      >○ fees assumed on {{ assumed.length === 1 ? assumed[0] : `${assumed.length} markets` }}</RouterLink
+    >
+    <span class="small quiet"
+      >● counted ◐ reported ◔ estimated ○ assumed · 30 days{{
+        workspace.summary.figuresTo === null ? '' : ` to ${dayInWords(workspace.summary.figuresTo)}`
+      }}</span
+    >
+    <AgeMark :day="workspace.summary.figuresTo" />
   </div>
 </template>
 
@@ -97,5 +116,8 @@ async function keep() {
 }
 .spring {
   flex: 1;
+}
+.fees {
+  color: var(--plum);
 }
 </style>

@@ -7,6 +7,7 @@ import { isoDay } from '@sickle/core/identity'
 import { bytes, count } from '@/shared/format'
 import { useWorkspace } from '@/shared/stores/workspace'
 import type { ImportEntry } from '@/storage/database'
+import AgeMark from '@/shared/widgets/AgeMark.vue'
 import RecordsDrawer from './RecordsDrawer.vue'
 import RejectedRows from './RejectedRows.vue'
 
@@ -71,7 +72,7 @@ function remove(entry: ImportEntry) {
               >0</template
             >
           </td>
-          <td class="day">{{ isoDay(e.capturedOn) }}</td>
+          <td class="day">{{ isoDay(e.capturedOn) }}<br /><AgeMark :day="e.capturedOn" /></td>
           <td class="num">{{ recordKind(e.kind).hasWindow ? `${e.windowDays} d` : '–' }}</td>
           <td class="quiet day">{{ when(new Date(e.importedAt)) }}</td>
           <td class="num quiet">{{ e.fileBytes > 0 ? bytes(e.fileBytes) : '–' }}</td>

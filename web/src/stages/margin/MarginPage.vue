@@ -30,6 +30,10 @@ const sheaf = useSheaf()
 const item = shallowRef<Item | null>(null)
 const market = ref('')
 const fees = ref(false)
+/** the market whose fees are asked for by name, whatever item is costed */
+const feesOf = computed(() => (typeof route.query.fees === 'string' ? route.query.fees : ''))
+watch(feesOf, (asked) => asked !== '' && (fees.value = true), { immediate: true })
+watch(fees, (open) => !open && feesOf.value !== '' && void router.replace({ query: {} }))
 const key = computed(() => [route.params.key].flat().join('/') || sheaf.kept[0]?.key || sheaf.held[0]?.key || '')
 watch(
   [key, () => workspace.version],
@@ -110,7 +114,7 @@ useKeys('Margin', [
       </div>
       <PriceLadder :costing="costing" :home="rules.home" :market="market" class="ladder" @price="setPrice" />
     </template>
-    <FeeEditor v-model:show="fees" :market="market" @changed="changed" />
+    <FeeEditor v-model:show="fees" :market="feesOf || market" @changed="changed" />
   </div>
 </template>
 

@@ -3,7 +3,7 @@ import { timeFormat } from 'd3'
 import { computed } from 'vue'
 import { recordKind } from '@sickle/core/intake'
 import { describePlan, kindOfPlan } from '@sickle/core/scan'
-import { count } from '@/shared/format'
+import { plural } from '@/shared/format'
 import { useLooks } from '@/shared/stores/looks'
 import { useScans } from '@/shared/stores/scans'
 import { useWorkspace } from '@/shared/stores/workspace'
@@ -22,7 +22,7 @@ const lines = computed(() =>
         key: e.id,
         at: e.importedAt,
         text: e.file,
-        note: `${count(e.rows)} ${recordKind(e.kind).label.toLowerCase()}${e.from ? ` from ${e.from}` : ''}`,
+        note: `${plural(e.rows, ...recordKind(e.kind).noun)}${e.from ? ` from ${e.from}` : ''}`,
       })),
     ...scans.list
       .filter((s) => (s.endedAt ?? s.startedAt) > since.value)
@@ -32,7 +32,7 @@ const lines = computed(() =>
         text: `Scan of ${describePlan(s.plan)}`,
         note:
           s.state === 'done'
-            ? `${count(s.taken)} ${kindOfPlan(s.plan).label.toLowerCase()}${s.before && kindOfPlan(s.plan).name === 'listings' ? '; see what changed' : ''}`
+            ? `${plural(s.taken, ...kindOfPlan(s.plan).noun)}${s.before && kindOfPlan(s.plan).name === 'listings' ? '; see what changed' : ''}`
             : s.state,
       })),
   ].sort((a, b) => b.at - a.at),

@@ -12,6 +12,7 @@ import { useWorkspace } from '@/shared/stores/workspace'
 import MoverList from './MoverList.vue'
 import SinceList from './SinceList.vue'
 import WaitingList from './WaitingList.vue'
+import AgeMark from '@/shared/widgets/AgeMark.vue'
 import KeptChanges from './KeptChanges.vue'
 
 const services = useServices()
@@ -56,6 +57,7 @@ function open(key: string) {
     <header>
       <h1>Today</h1>
       <span class="quiet">{{ sinceWords }}</span>
+      <AgeMark :day="workspace.summary.figuresTo" />
     </header>
     <p v-if="workspace.state === 'opening' || workspace.state === 'working'" class="quiet" role="status">
       Working the items out …
