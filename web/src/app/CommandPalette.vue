@@ -53,14 +53,21 @@ const places = computed<Entry[]>(() => [
     })),
   ),
 ])
+const sorts = ['item', 'store', 'category', 'term', 'market']
+/** 'gavelhop market' is the market of that name: a sort among the words says what is wanted. */
+const wanted = computed(() => {
+  const words = asked.value.toLowerCase().trim().split(/\s+/)
+  const name = words.filter((w) => !sorts.includes(w))
+  return name.length === 0 ? { name: words, sorts: [] } : { name, sorts: words.filter((w) => sorts.includes(w)) }
+})
 const named = useLatest([asked, show, () => workspace.version], async () =>
   show.value && asked.value.trim() !== '' && workspace.version > 0
-    ? services.engine.call('named', [asked.value])
+    ? services.engine.call('named', [wanted.value.name.join(' ')])
     : null,
 )
 const gathered = computed<Entry[]>(() => {
   const { items = [], stores = [], categories = [], markets = [], terms = [] } = named.value ?? {}
-  return [
+  const all = [
     ...items.map((i) => ({ label: i.title, hint: 'item', run: () => follow.item(i.key, i.title) })),
     ...stores.map((s) => ({ label: s.store, hint: `store, ${s.market}`, run: () => follow.store(s.market, s.store) })),
     ...categories.map((c) => ({ label: c, hint: 'category', run: () => follow.branchItems(c) })),
@@ -71,6 +78,8 @@ const gathered = computed<Entry[]>(() => {
     })),
     ...markets.map((m) => ({ label: m, hint: 'market', run: () => follow.market(m) })),
   ]
+  const { sorts: only } = wanted.value
+  return only.length === 0 ? all : all.filter((e) => only.some((s) => e.hint.startsWith(s)))
 })
 const found = computed(() => {
   const words = typed.value.toLowerCase().split(/\s+/)

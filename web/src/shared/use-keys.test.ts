@@ -65,7 +65,9 @@ test('in a field and under a dialog only what always acts; once gone, nothing do
   expect([press(field, 'Escape'), press(field, 'k', { ctrlKey: true })]).toEqual([false, true])
   const wrapper = document.body.appendChild(document.createElement('div'))
   wrapper.className = 'n-modal-body-wrapper'
-  wrapper.appendChild(document.createElement('div')).className = 'n-modal'
+  const modal = wrapper.appendChild(document.createElement('div'))
+  modal.className = 'n-modal'
+  modal.getClientRects = () => [{}] as unknown as DOMRectList
   expect([press(list, 'Escape'), press(list, 'k', { ctrlKey: true })]).toEqual([false, true])
   wrapper.remove()
   expect(activeKeys.map((k) => k.group)).toEqual(['Screen'])

@@ -49,8 +49,9 @@ function matches(key: string, event: KeyboardEvent): boolean {
 }
 
 /** What lies over the stage has the seller's eyes, whatever has the focus. */
-const overlays = '.n-modal-body-wrapper .n-modal, .n-drawer, .n-popover:not(.n-tooltip)'
-const isCovered = () => [...document.querySelectorAll(overlays)].some((o) => o.getClientRects().length > 0)
+const isCovered = () => isShown('.n-popover:not(.n-tooltip)')
+
+const isShown = (what: string) => [...document.querySelectorAll(what)].some((o) => o.getClientRects().length > 0)
 
 function isLookedAt(target: EventTarget | null, parts: Part[] | undefined): boolean {
   const element = target as HTMLElement | null
@@ -59,9 +60,10 @@ function isLookedAt(target: EventTarget | null, parts: Part[] | undefined): bool
   return isStage && !isCovered()
 }
 
+/** A field takes the keys, and so does a dialog or drawer: what lies under it is not meant. */
 function isField(target: EventTarget | null): boolean {
+  if (isShown('.n-modal-body-wrapper .n-modal, .n-drawer')) return true
   const element = target as HTMLElement | null
   if (!element?.tagName) return false
-  if (document.querySelector('.n-modal-body-wrapper .n-modal')) return true
   return ['INPUT', 'TEXTAREA', 'SELECT'].includes(element.tagName) || element.isContentEditable
 }

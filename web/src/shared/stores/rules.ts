@@ -42,6 +42,8 @@ export const useRules = defineStore('rules', () => {
   }
   const correct = (some: Partial<Corrections>) => corrections.set({ ...corrections.value.value, ...some })
 
+  /** Rules to begin with, such as the demo's: no step of the seller's. */
+  const begin = (next: SellerRules) => rules.set(next)
   const set = (next: SellerRules) => step('a rule of money', () => rules.set(next))
   function setSchedule(schedule: FeeSchedule): Promise<void> {
     const others = rules.value.value.schedules.filter((s) => s.market !== schedule.market)
@@ -100,6 +102,6 @@ export const useRules = defineStore('rules', () => {
     home: computed(() => rules.value.value.homeCurrency),
     /** whether what is earned on a market rests on fees that nobody entered */
     areFeesAssumed: (market: string) => areFeesAssumed(rules.value.value, market),
-    moved, load, snapshot, set, setSchedule, setPack, setOffer, setApart, setTogether, setOwnCost, useForAll, setPrice, priceOf,
+    moved, load, snapshot, begin, set, setSchedule, setPack, setOffer, setApart, setTogether, setOwnCost, useForAll, setPrice, priceOf,
   } // prettier-ignore
 })

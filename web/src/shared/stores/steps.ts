@@ -21,9 +21,16 @@ export const useSteps = defineStore('steps', () => {
     done.value = [...done.value, step].slice(-200)
     undone.value = []
   }
-  async function move(from: typeof done, to: typeof done, act: 'undo' | 'redo'): Promise<void> {
+  let turn: Promise<void> = Promise.resolve()
+  /** Presses come one after another, however quickly. */
+  function move(from: typeof done, to: typeof done, act: 'undo' | 'redo'): Promise<void> {
+    const moved = turn.then(() => moveNow(from, to, act))
+    turn = moved.catch(() => undefined) // heard of by whoever pressed
+    return moved
+  }
+  async function moveNow(from: typeof done, to: typeof done, act: 'undo' | 'redo'): Promise<void> {
     const step = from.value.at(-1)
-    if (!step || isMoving.value) return
+    if (!step) return
     isMoving.value = true
     try {
       await step[act]()

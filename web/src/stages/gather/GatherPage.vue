@@ -32,7 +32,7 @@ async function loadDemo() {
   demo.value = 'loading'
   try {
     const index = await demoIndex()
-    await rules.set(demoRules(index))
+    await rules.begin(demoRules(index))
     await Promise.all(
       index.files.map((file) => jobs.run(file.label, (context) => bringDemoFile(services, file, context))),
     )

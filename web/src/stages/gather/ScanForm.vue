@@ -62,7 +62,7 @@ const known = computed(() => {
 })
 const limitWords = computed(() => describeLimits(limits.value))
 /** those of the scan before: offered, never taken over by themselves */
-const before = ref(plain(noLimits))
+const before = computed(() => scans.list[0]?.plan.limits ?? noLimits)
 const beforeWords = computed(() => describeLimits(before.value))
 const ready = computed(() => source.value !== '' && value.value.trim() !== '')
 async function start() {
@@ -74,7 +74,6 @@ async function start() {
     value: value.value.trim(),
     limits: plain(limits.value),
   })
-  if (limitWords.value !== '') before.value = limits.value
   limits.value = plain(noLimits)
   value.value = ''
 }
