@@ -12,6 +12,8 @@ const node = (displayName) => ({
   transform: { '\\.ts$': swc },
 })
 export default {
+  // Ports between threads stay open as long as the process does.
+  forceExit: true,
   // Generous: the first import of naive-ui takes seconds on a cold cache, and machines of a shared host can be slow tenfold.
   testTimeout: 300_000,
   projects: [
@@ -25,7 +27,11 @@ export default {
       testEnvironment: '<rootDir>/../tools/jest-jsdom.mjs',
       testEnvironmentOptions: { customExportConditions: ['node', 'node-addons'] },
       setupFiles: ['fake-indexeddb/auto'],
-      moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+      moduleNameMapper: {
+        // the address of a worker, which tests never start: what it does is called in place
+        '\\.worker$': '<rootDir>/../tools/worker-address.mjs',
+        '^@/(.*)$': '<rootDir>/src/$1',
+      },
       transform: { '\\.ts$': swc, '\\.vue$': '<rootDir>/../tools/jest-vue.mjs' },
     },
   ],

@@ -3,9 +3,9 @@ import { inject, type Ref } from 'vue'
 import type { Database } from '@/storage/database'
 import type { TurnTools } from '@/storage/turn'
 import type { Channel } from '@/workers/channel'
-import type { EngineMethods } from '@/workers/engine.worker'
-import type { IntakeMethods } from '@/workers/intake.worker'
-import type { ScanMethods } from '@/workers/scan.worker'
+import type { EngineMethods } from '@/workers/engine-methods'
+import type { IntakeMethods } from '@/workers/intake-methods'
+import type { ScanMethods } from '@/workers/scan-methods'
 
 /** What the stores reach the outside by; tests pass their own. */
 export interface Services {

@@ -17,7 +17,7 @@ import { useJobs } from '@/shared/stores/jobs'
 import { useSettings } from '@/shared/stores/settings'
 import { useTurn } from '@/shared/stores/turn'
 import { useWorkspace } from '@/shared/stores/workspace'
-import type { FileSummary } from '@/workers/intake.worker'
+import type { FileSummary } from '@/workers/intake-methods'
 import { importHints } from './import-hints'
 
 export interface OpenImport {

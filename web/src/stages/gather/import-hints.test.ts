@@ -1,5 +1,5 @@
 import type { Mapping, Proposal } from '@sickle/core/intake'
-import type { FileSummary } from '@/workers/intake.worker'
+import type { FileSummary } from '@/workers/intake-methods'
 import { importHints } from './import-hints'
 
 const summary = { headings: ['Item ID', 'Title', 'Price', 'Gizmo'], warnings: ['2 filled cells lie beyond column 400 and are not read.'] } as unknown as FileSummary // prettier-ignore

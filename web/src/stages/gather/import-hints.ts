@@ -1,5 +1,5 @@
 import { recordKind, type Mapping } from '@sickle/core/intake'
-import type { FileSummary } from '@/workers/intake.worker'
+import type { FileSummary } from '@/workers/intake-methods'
 import type { Proposal } from '@sickle/core/intake'
 
 export interface Hint {
