@@ -44,10 +44,12 @@ export interface TestBench {
   clock: { now: number }
 }
 
+/** no two names are alike, whichever bench gave them */
+let ids = 0
+
 /** Services of which any part can be another. */
 export function testBench(some: Partial<Services> = {}): TestBench {
   const clock = { now: Date.UTC(2026, 5, 1) }
-  let ids = 0
   const services = {
     database: () => openDatabase(),
     engine: inPlace(engineMethods as never),
