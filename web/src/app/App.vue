@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NConfigProvider, NDialogProvider, NGlobalStyle, NMessageProvider } from 'naive-ui'
+import { NConfigProvider, NGlobalStyle, NMessageProvider } from 'naive-ui'
 import { computed, provide, watch } from 'vue'
 import { useSettings } from '@/shared/stores/settings'
 import { decimalMarkKey } from '@/shared/use-typed'
@@ -22,9 +22,7 @@ watch(
   <NConfigProvider :theme="theme.naive.value" :theme-overrides="theme.overrides.value" abstract>
     <NGlobalStyle />
     <NMessageProvider placement="bottom" :duration="5000" keep-alive-on-hover :container-style="{ bottom: '52px' }">
-      <NDialogProvider>
-        <AppFrame />
-      </NDialogProvider>
+      <AppFrame />
     </NMessageProvider>
   </NConfigProvider>
 </template>

@@ -19,6 +19,7 @@ import { useTurn } from '@/shared/stores/turn'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
 import { useUndo } from '@/shared/use-undo'
+import AskDialog from './AskDialog.vue'
 import CommandPalette from './CommandPalette.vue'
 import DropAnywhere from './DropAnywhere.vue'
 import KeysHelp from './KeysHelp.vue'
@@ -125,6 +126,7 @@ useKeys('Everywhere', [
     <DropAnywhere />
     <CommandPalette v-model:show="palette" />
     <KeysHelp v-model:show="help" />
+    <AskDialog />
   </div>
 </template>
 
@@ -133,6 +135,19 @@ useKeys('Everywhere', [
   display: grid;
   grid-template: 56px minmax(0, 1fr) 44px / minmax(0, 1fr);
   height: 100vh;
+}
+/* A small window, or a page seen at twice its size: what stands side by side stands one below the other. */
+@media (max-width: 900px) {
+  .frame.frame {
+    grid-template: auto auto minmax(0, 1fr) auto / minmax(0, 1fr);
+  }
+  .frame:not(.sided) {
+    grid-template-rows: auto minmax(0, 1fr) auto;
+  }
+  .frame .side {
+    max-height: 30vh;
+    min-height: 26px;
+  }
 }
 .frame.sided {
   grid-template-columns: 186px minmax(0, 1fr);

@@ -110,6 +110,18 @@ async function add() {
   white-space: nowrap;
   overflow: hidden;
 }
+@media (max-width: 900px) {
+  .strip.strip {
+    flex-wrap: wrap;
+    gap: 4px 8px;
+    padding: 2px 8px;
+    white-space: normal;
+  }
+  .strip .thumbs,
+  .strip .expected {
+    display: none;
+  }
+}
 .name {
   font: 650 15px var(--heading);
 }

@@ -104,6 +104,31 @@ const band = computed(() => {
   background: var(--panel);
   border-bottom: 1px solid var(--line);
 }
+@media (max-width: 900px) {
+  .row.row {
+    flex-wrap: wrap;
+  }
+  .row .brand {
+    width: auto;
+    padding: 4px 10px;
+  }
+  .row nav {
+    order: 3;
+    flex: 1 0 100%;
+    flex-wrap: wrap;
+  }
+  .row .stage {
+    flex: 1 0 76px;
+    padding: 2px 6px;
+  }
+  .row .left,
+  .row .band {
+    display: none;
+  }
+  .row .tools {
+    margin-left: auto;
+  }
+}
 .brand {
   display: flex;
   align-items: center;

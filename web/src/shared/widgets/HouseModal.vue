@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { X } from '@lucide/vue'
 import { NModal } from 'naive-ui'
 import { useReturnFocus } from '../use-return-focus'
+import FocusFirst from './FocusFirst.vue'
 
 /** A dialog in the middle of the page with its title as its name; what had the focus has it again when it closes. */
-const { title, width } = defineProps<{ title: string; width: number }>()
+const { title, width, role = 'dialog' } = defineProps<{ title: string; width: number; role?: 'dialog' | 'alertdialog' }>() // prettier-ignore
 const show = defineModel<boolean>('show', { required: true })
 useReturnFocus(show)
 </script>
@@ -12,11 +14,34 @@ useReturnFocus(show)
   <NModal
     v-model:show="show"
     preset="card"
-    :title="title"
-    :style="{ width: `${width}px` }"
-    role="dialog"
+    :closable="false"
+    :style="{ width: `${width}px`, maxWidth: '96vw' }"
+    :role="role"
     :aria-label="title"
   >
-    <slot />
+    <FocusFirst>
+      <div class="head">
+        <h2>{{ title }}</h2>
+        <button class="bare close" aria-label="Close" @click="show = false"><X :size="18" aria-hidden="true" /></button>
+      </div>
+      <slot />
+    </FocusFirst>
   </NModal>
 </template>
+
+<style scoped>
+.head {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 12px;
+  margin: 18px 0 10px;
+}
+.close {
+  display: grid;
+  place-items: center;
+  width: 26px;
+  height: 26px;
+  color: var(--quiet);
+}
+</style>

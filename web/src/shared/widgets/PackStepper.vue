@@ -32,7 +32,8 @@ function typed(event: Event) {
 button {
   border: 0;
   background: var(--sunk);
-  width: 22px;
+  width: 24px;
+  min-height: 24px;
   cursor: pointer;
 }
 input {

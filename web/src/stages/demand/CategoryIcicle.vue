@@ -8,6 +8,8 @@ import { count, percent, wholeMoney } from '@/shared/format'
 /** Categories from broad (top) to narrow: width is sales, shade the share of listings sold. A press walks down. */
 const { branches, from, home } = defineProps<{ branches: Branch[]; from: string; best: string | null; home: string }>()
 defineEmits<{ walk: [path: string] }>()
+/** what is narrower is no target for a finger; the table below has it too */
+const narrowest = 26
 const box = useTemplateRef('box')
 const { width, height } = useElementSize(box)
 const shape = computed(() =>
@@ -22,7 +24,8 @@ const tip = (b: Branch) =>
 <template>
   <div class="whole">
     <div ref="box" class="icicle" role="group" aria-label="Categories, broad to narrow">
-      <button
+      <component
+        :is="c.width < narrowest ? 'div' : 'button'"
         v-for="c in shape.cells"
         :key="c.branch.path"
         class="cell"
@@ -35,7 +38,8 @@ const tip = (b: Branch) =>
           background: fill(c.shade),
         }"
         :title="tip(c.branch)"
-        :aria-label="tip(c.branch)"
+        :aria-label="c.width < narrowest ? undefined : tip(c.branch)"
+        :aria-hidden="c.width < narrowest"
         @click="$emit('walk', c.branch.path)"
       >
         <template v-if="c.width > 44">
@@ -45,7 +49,7 @@ const tip = (b: Branch) =>
             }}<template v-if="c.width > 110"> · {{ wholeMoney(c.branch.revenueE4, home) }}</template></span
           >
         </template>
-      </button>
+      </component>
     </div>
     <p v-if="shape.shades" class="key small quiet">
       Width: sales in 30 days. Shade: listings sold, {{ percent(shape.shades[0]) }}

@@ -60,6 +60,7 @@ function usual() {
         Columns{{ hidden > 0 ? ` (+${hidden})` : '' }}
       </button>
     </template>
+    <h2 class="sr-only">Strips and columns</h2>
     <div class="both">
       <section v-for="p in parts" :key="p.part" :aria-label="p.title">
         <h3>{{ p.title }}</h3>
@@ -112,6 +113,13 @@ li {
   display: flex;
   gap: 4px;
   align-items: center;
+  min-height: 25px;
+}
+li button {
+  display: grid;
+  place-items: center;
+  width: 24px;
+  height: 24px;
 }
 label {
   flex: 1;

@@ -71,10 +71,14 @@ legend {
 .option {
   display: flex;
   align-items: center;
+  min-height: 25px;
 }
 .fold {
-  width: 13px;
+  width: 24px;
+  height: 24px;
+  margin: 0 6px 0 -8px;
   flex: none;
+  text-align: center;
   color: var(--quiet);
 }
 label {
@@ -98,6 +102,6 @@ input {
   margin: 0;
 }
 .none {
-  opacity: 0.55;
+  color: var(--quiet);
 }
 </style>

@@ -133,6 +133,18 @@ useKeys('Finds', [
 .finds.looking {
   grid-template-columns: minmax(0, 1fr) 350px;
 }
+@media (max-width: 900px) {
+  .finds.looking {
+    grid-template: minmax(0, 1fr) minmax(0, 1fr) / minmax(0, 1fr);
+  }
+  .finds .middle {
+    overflow-y: auto;
+  }
+  .finds header,
+  .finds :deep(.comb) {
+    flex-wrap: wrap;
+  }
+}
 .middle {
   display: flex;
   flex-direction: column;

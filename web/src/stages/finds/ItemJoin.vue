@@ -61,7 +61,7 @@ async function say(change: () => Promise<void>) {
             <th>Why</th>
             <th class="num">Price, {{ currencySign(rules.home) }}</th>
             <th v-if="item.pack > 1" class="num">A piece</th>
-            <th />
+            <th><span class="sr-only">Acts</span></th>
           </tr>
         </thead>
         <tbody>

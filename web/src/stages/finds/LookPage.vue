@@ -78,6 +78,7 @@ watch(
   <div v-else class="full">
     <LookHead ref="head" class="head" :item="item" large @margin="toMargin" @close="back" />
     <div ref="answers" class="scroll answers" tabindex="0" role="region" aria-label="Answers">
+      <h2 class="sr-only">Answers</h2>
       <div class="column">
         <ItemSelling :item="item" tall />
         <ItemCourse :item="item" />

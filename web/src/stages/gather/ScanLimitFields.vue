@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NDynamicTags } from 'naive-ui'
+import { NButton, NDynamicTags } from 'naive-ui'
 import type { ScanLimits } from '@sickle/core/scan'
 import NumberField from '@/shared/widgets/NumberField.vue'
 
@@ -32,7 +32,13 @@ const set = (some: Partial<ScanLimits>) => (limits.value = { ...limits.value, ..
     </label>
     <div class="words">
       <span>Without the words</span>
-      <NDynamicTags size="small" :value="limits.without" @update:value="(v: string[]) => set({ without: v })" />
+      <NDynamicTags size="small" :value="limits.without" @update:value="(v: string[]) => set({ without: v })">
+        <template #trigger="{ activate, disabled }"
+          ><NButton size="small" dashed aria-label="Add a word" :disabled="disabled" @click="activate()"
+            >+</NButton
+          ></template
+        >
+      </NDynamicTags>
     </div>
   </div>
 </template>

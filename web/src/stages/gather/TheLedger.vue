@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { timeFormat } from 'd3'
-import { NButton, useDialog } from 'naive-ui'
+import { NButton } from 'naive-ui'
 import { ref } from 'vue'
 import { recordKind } from '@sickle/core/intake'
 import { isoDay } from '@sickle/core/identity'
-import { bytes, count } from '@/shared/format'
+import { bytes, count, plural } from '@/shared/format'
+import { useAsk } from '@/shared/stores/ask'
 import { useWorkspace } from '@/shared/stores/workspace'
 import type { ImportEntry } from '@/storage/database'
 import AgeMark from '@/shared/widgets/AgeMark.vue'
@@ -12,19 +13,19 @@ import RecordsDrawer from './RecordsDrawer.vue'
 import RejectedRows from './RejectedRows.vue'
 
 const workspace = useWorkspace()
-const dialog = useDialog()
+const { ask } = useAsk()
 const looking = ref<ImportEntry | null>(null)
 const reading = ref<ImportEntry | null>(null)
 const when = timeFormat('%Y-%m-%d %H:%M')
 
-function remove(entry: ImportEntry) {
-  dialog.warning({
+async function remove(entry: ImportEntry) {
+  const yes = await ask({
     title: `Remove ${entry.file}?`,
-    content: `Its ${count(entry.rows)} records leave the workspace. Decisions, prices and drafts stay. The file itself is not touched.`,
-    positiveText: 'Remove',
-    negativeText: 'Keep',
-    onPositiveClick: () => workspace.remove(entry.id),
+    content: `Its ${plural(entry.rows, 'record')} leave the workspace. Decisions, prices and drafts stay. The file itself is not touched.`,
+    yes: 'Remove',
+    no: 'Keep',
   })
+  if (yes) await workspace.remove(entry.id)
 }
 </script>
 

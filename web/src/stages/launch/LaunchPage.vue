@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
-import { NButton, useDialog, useMessage } from 'naive-ui'
+import { NButton, useMessage } from 'naive-ui'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { draftsFromCsv, draftsFromJsonLd, draftsToCsv, draftsToJsonLd } from '@sickle/core/launch'
@@ -8,6 +8,7 @@ import { useServices } from '@/app/services'
 import { downloadText } from '@/shared/download'
 import { plural } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
+import { useAsk } from '@/shared/stores/ask'
 import { useDrafts } from '@/shared/stores/drafts'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useWorkspace } from '@/shared/stores/workspace'
@@ -22,7 +23,7 @@ const workspace = useWorkspace()
 const services = useServices()
 const router = useRouter()
 const message = useMessage()
-const dialog = useDialog()
+const { ask } = useAsk()
 const chosen = ref<string[]>([])
 const current = ref<string | null>(null)
 const draft = computed(() => drafts.all.find((d) => d.id === current.value) ?? null)
@@ -54,18 +55,15 @@ function save(kind: 'csv' | 'jsonld') {
 function exportAs(kind: 'csv' | 'jsonld') {
   if (barred.value.length === 0) return save(kind)
   const some = ready.value.length > 0
-  dialog.warning({
+  void ask({
     title: `${plural(barred.value.length, 'draft')} not ready`,
     content: barred.value
       .slice(0, 4)
       .map((d) => `${d.title || 'Without title'}: ${drafts.obstaclesOf(d)[0]}`)
       .join('. '),
-    positiveText: some
-      ? `Export the ${ready.value.length} that ${ready.value.length === 1 ? 'is' : 'are'} ready`
-      : undefined,
-    negativeText: 'Mend first',
-    onPositiveClick: () => save(kind),
-  })
+    yes: some ? `Export the ${ready.value.length} that ${ready.value.length === 1 ? 'is' : 'are'} ready` : undefined,
+    no: 'Mend first',
+  }).then((yes) => void (yes && save(kind)))
 }
 const files = useFileDialog({ accept: '.csv,.jsonld,.json', multiple: false })
 files.onChange((list) => void take(list))
@@ -84,13 +82,12 @@ async function take(list: FileList | null) {
 }
 function remove() {
   const ids = chosen.value.length > 0 ? chosen.value : current.value ? [current.value] : []
-  dialog.warning({
+  void ask({
     title: `Remove ${plural(ids.length, 'draft')}?`,
     content: 'The items stay in the sheaf.',
-    positiveText: 'Remove',
-    negativeText: 'Keep',
-    onPositiveClick: () => drafts.remove(ids),
-  })
+    yes: 'Remove',
+    no: 'Keep',
+  }).then((yes) => void (yes && drafts.remove(ids)))
 }
 useKeys('Launch', [
   { key: 'n', label: 'Draft what is kept', run: () => undrafted.value.length && void draftKept() },
@@ -144,6 +141,11 @@ useKeys('Launch', [
 </template>
 
 <style scoped>
+@media (max-width: 900px) {
+  .page header {
+    flex-wrap: wrap;
+  }
+}
 .page {
   height: 100%;
   padding: 12px 16px 0;

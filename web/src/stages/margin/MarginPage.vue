@@ -94,6 +94,7 @@ useKeys('Margin', [
             <button class="bare tab edit" @click="fees = true">Fees of {{ market }} …</button>
           </nav>
         </header>
+        <h2 class="sr-only">The sale, cost by cost</h2>
         <PriceBar :costing="costing" :home="rules.home" @price="setPrice" />
         <p v-if="costing.notes.value.length" class="notes small">{{ costing.notes.value.join(' · ') }}</p>
         <div class="two">

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
-import { NButton, useDialog, useMessage } from 'naive-ui'
+import { NButton, useMessage } from 'naive-ui'
 import { useServices } from '@/app/services'
 import { downloadBytes } from '@/shared/download'
 import { bytes as size } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
+import { useAsk } from '@/shared/stores/ask'
 import { useJobs } from '@/shared/stores/jobs'
 import { useTurn } from '@/shared/stores/turn'
 
@@ -12,7 +13,7 @@ const services = useServices()
 const jobs = useJobs()
 const turn = useTurn()
 const message = useMessage()
-const dialog = useDialog()
+const { ask } = useAsk()
 async function save() {
   const { bytes, left } = await jobs.run('Write the backup', () => services.intake.call('backup', []))
   downloadBytes(
@@ -31,13 +32,12 @@ files.onChange((list) => {
   // what was said of the last file would lie over the question about this one
   message.destroyAll()
   if (file)
-    dialog.warning({
+    void ask({
       title: 'Put the backup in place of this workspace?',
       content: `Everything here is replaced by what ${file.name} holds. A damaged file changes nothing.`,
-      positiveText: 'Replace',
-      negativeText: 'Leave as it is',
-      onPositiveClick: () => void restore(file),
-    })
+      yes: 'Replace',
+      no: 'Leave as it is',
+    }).then((yes) => void (yes && restore(file)))
 })
 async function restore(file: File) {
   try {

@@ -88,6 +88,7 @@ function save() {
 <template>
   <div class="page">
     <header>
+      <h1 class="sr-only">Sheaves</h1>
       <input v-model="name" class="name" aria-label="Name of the sheaf" @change="sheaf.rename(name)" />
       <nav aria-label="Decisions">
         <button
@@ -151,6 +152,11 @@ function save() {
 </template>
 
 <style scoped>
+@media (max-width: 900px) {
+  .page header {
+    flex-wrap: wrap;
+  }
+}
 .page {
   height: 100%;
   padding: 12px 16px 0;

@@ -1,0 +1,118 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Locator, type Page } from '@playwright/test'
+import { chooseFiles, bringIn, loadDemo, offersCsv, textFile } from './steps'
+
+/** The strictest rules that axe has: WCAG 2.2 A and AA, and what it holds for good practice, of any impact. */
+const rules = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22a', 'wcag22aa', 'best-practice']
+
+/** What opens and closes is not judged halfway. */
+async function atRest(page: Page): Promise<void> {
+  await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
+}
+
+async function faults(page: Page, what: string): Promise<string[]> {
+  await expect(page.locator('.n-message')).toHaveCount(0)
+  await atRest(page)
+  const { violations } = await new AxeBuilder({ page }).withTags(rules).analyze()
+  return violations.flatMap((v) =>
+    v.nodes.map((n) => `${what}: ${v.id} ${n.target.join(' ')} ${n.failureSummary?.split('\n')[1]?.trim() ?? ''}`),
+  )
+}
+
+/** Opens something, judges it, closes it, and sees the focus where it was. */
+async function opened(page: Page, opener: Locator, what: string, found: string[]): Promise<void> {
+  await opener.scrollIntoViewIfNeeded()
+  await opener.focus()
+  await page.keyboard.press('Enter')
+  const pane = page.getByRole('dialog').last()
+  await expect(pane).toBeVisible()
+  await atRest(page)
+  if (!(await pane.evaluate((d) => d.contains(document.activeElement)))) found.push(`${what}: it has not the focus`)
+  found.push(...(await faults(page, what)))
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await atRest(page)
+  if (!(await opener.evaluate((o) => o === document.activeElement))) found.push(`${what}: the focus does not return`)
+}
+
+test('every dialog, drawer and popover has a name, passes the strictest rules, takes the focus and gives it back', async ({
+  page,
+}) => {
+  test.setTimeout(600_000)
+  const found: string[] = []
+  await loadDemo(page)
+  const button = (name: string | RegExp) => page.getByRole('button', { name })
+  found.push(...(await faults(page, 'Finds')))
+  await opened(page, button('Everything by name'), 'Everything by name', found)
+  await opened(page, button('Keys of this screen'), 'Keys of this screen', found)
+  await opened(page, button(/jobs?: show$/), 'Jobs', found)
+  await opened(page, button('Strips and columns'), 'Strips and columns', found)
+  await opened(page, button(/^Limit of Units/), 'Limit of a strip', found)
+  await opened(page, button('Export'), 'Export', found)
+  await page.locator('.find').first().click()
+  await expect(page.getByRole('region', { name: 'Close look' }).getByRole('heading').first()).toBeVisible()
+  found.push(...(await faults(page, 'Finds with a look')))
+  await page.getByRole('region', { name: 'Close look' }).getByRole('button', { name: /^Keep/ }).click()
+  await page.getByPlaceholder(/^Words in titles/).fill('hook')
+  await opened(page, button('Keep as a Cut'), 'Keep as a Cut', found)
+  await page.getByRole('button', { name: 'Lift all limits' }).click()
+  await page.locator('.find').first().dblclick()
+  await expect(page.getByRole('region', { name: 'Answers' })).toBeVisible()
+  await page.getByRole('button', { name: 'Show them, and why' }).click()
+  found.push(...(await faults(page, 'Close look in full')))
+
+  await page.getByRole('link', { name: /^Gather/ }).click()
+  await expect(page.getByRole('region', { name: 'Ledger' })).toBeVisible()
+  found.push(...(await faults(page, 'Gather')))
+  await opened(page, button('Limits'), 'Limits of a scan', found)
+  await opened(page, button('Templates'), 'Templates', found)
+  await opened(page, page.getByRole('button', { name: 'gavelhop-listings.csv', exact: true }), 'Records', found)
+  const refused = page.getByRole('row').filter({ hasText: 'gavelhop-listings.csv' }).getByRole('button', { name: '1', exact: true })
+  await opened(page, refused, 'What could not be taken', found)
+  await opened(page, button('Remove quaymaster-prices.xlsx'), 'Remove a file', found)
+  await chooseFiles(page, textFile('supplier.csv', offersCsv))
+  await expect(page.getByRole('region', { name: 'Import' })).toBeVisible()
+  found.push(...(await faults(page, 'a file to be brought in')))
+  await bringIn(page, { supplier: 'Sill Mill' })
+
+  for (const view of ['Today', 'Demand', 'Margin', 'Sheaves', 'Launch', 'Settings']) {
+    await page.getByRole('link', { name: view === 'Settings' ? view : new RegExp(`^${view}`) }).click()
+    await expect(page.locator('main h1, main h2, main .name').first()).toBeVisible()
+    if (view === 'Launch') {
+      await page.getByRole('button', { name: /^Draft 1 kept item/ }).click()
+      await expect(page.getByRole('form', { name: 'Draft' })).toBeVisible()
+      await expect(page.getByText('1 draft made')).toBeVisible()
+    }
+    if (view === 'Demand') await expect(page.locator('.field .label').first()).toBeVisible()
+    found.push(...(await faults(page, view)))
+    if (view === 'Margin') await opened(page, button(/^Fees of /), 'Fees', found)
+    if (view === 'Launch') await opened(page, button('Remove'), 'Remove a draft', found)
+  }
+  await page.getByRole('button', { name: /First sheaf/ }).click()
+  await page.getByText('New sheaf …').click()
+  await expect(page.getByRole('dialog', { name: 'New sheaf' })).toBeVisible()
+  found.push(...(await faults(page, 'New sheaf')))
+  await page.keyboard.press('Escape')
+  expect(found).toEqual([])
+}) // prettier-ignore
+
+test('at twice the size nothing scrolls sideways', async ({ page }) => {
+  await loadDemo(page)
+  // 200 % of a window of 1280 by 800 leaves 640 by 400
+  await page.setViewportSize({ width: 640, height: 400 })
+  const wide: string[] = []
+  const look = async (view: string) => {
+    const by = await page.evaluate(() => {
+      const beyond = (e: Element) => e.scrollWidth - e.clientWidth
+      const panes = [document.documentElement, document.body, ...document.querySelectorAll('#stage, #stage > *, #stage > * > *')]
+      return Math.max(...panes.map(beyond))
+    })
+    if (by > 0) wide.push(`${view}: ${by} px`)
+  }
+  for (const path of ['today', 'gather', 'demand', 'finds', 'margin', 'sheaves', 'launch', 'settings']) {
+    await page.goto(`/${path}`)
+    await expect(page.locator('main h1, main h2, main .name').first()).toBeVisible()
+    await look(path)
+  }
+  expect(wide).toEqual([])
+}) // prettier-ignore
