@@ -298,7 +298,7 @@ B2,Nest box felt,9.00,2,,javascript:alert(1),Garden / Birds
   await link.click()
   const there = await opened
   await expect(there).toHaveTitle('There')
-  expect(await there.evaluate(() => [window.opener, document.referrer])).toEqual([null, ''])
+  expect(await there.evaluate(() => [window.opener as unknown, document.referrer])).toEqual([null, ''])
   await findRow(page, 'felt').click()
   await expect(look(page).getByRole('heading', { name: 'Nest box felt' })).toBeVisible()
   await expect(look(page).getByRole('link')).toHaveCount(0)

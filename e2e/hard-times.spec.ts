@@ -95,7 +95,6 @@ test('decisions survive a reload, a crash of the tab, undo and redo', async ({ c
   await page.keyboard.press('r')
   await page.keyboard.type('wait for spring')
   await page.keyboard.press('Enter')
-  await page.waitForTimeout(300)
 
   // The tab dies without a word.
   const crashed = page.waitForEvent('crash')

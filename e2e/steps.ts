@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import { expect, type Download, type Page } from '@playwright/test'
+import { expect, type Download, type Locator, type Page } from '@playwright/test'
 
 /** A file for the file chooser, from text. */
 export const textFile = (name: string, text: string | Buffer) => ({
@@ -34,6 +34,22 @@ export async function bringIn(page: Page, answers: { market?: string; supplier?:
 /** The ledger's row of a file, once it is there. */
 export function ledgerRow(page: Page, file: string) {
   return page.getByRole('region', { name: 'Ledger' }).getByRole('row').filter({ hasText: file })
+}
+
+/** What opens and closes is not judged halfway. */
+export async function atRest(page: Page): Promise<void> {
+  await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
+}
+
+/** A text once it says the same three looks running. */
+export async function settledText(locator: Locator): Promise<string> {
+  const seen: string[] = []
+  const isSame = async () => {
+    seen.push((await locator.textContent()) ?? '')
+    return seen.length > 2 && new Set(seen.slice(-3)).size === 1
+  }
+  await expect.poll(isSame, { intervals: [250] }).toBe(true)
+  return seen.at(-1) ?? ''
 }
 
 export async function loadDemo(page: Page): Promise<void> {

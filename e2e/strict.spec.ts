@@ -1,14 +1,9 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Locator, type Page } from '@playwright/test'
-import { chooseFiles, bringIn, loadDemo, offersCsv, textFile } from './steps'
+import { atRest, chooseFiles, bringIn, loadDemo, offersCsv, textFile } from './steps'
 
 /** The strictest rules that axe has: WCAG 2.2 A and AA, and what it holds for good practice, of any impact. */
 const rules = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22a', 'wcag22aa', 'best-practice']
-
-/** What opens and closes is not judged halfway. */
-async function atRest(page: Page): Promise<void> {
-  await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
-}
 
 async function faults(page: Page, what: string): Promise<string[]> {
   await expect(page.locator('.n-message')).toHaveCount(0)

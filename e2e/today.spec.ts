@@ -8,7 +8,6 @@ test('an empty workspace opens at the doors; one with data at Today, whose lines
   await findRow(page, 'trough').first().click()
   await page.keyboard.press('h')
   await expect(page.getByText('1 held')).toBeVisible()
-  await page.waitForTimeout(1500)
 
   await page.goto('/')
   await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible()

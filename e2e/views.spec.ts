@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
-import { ledgerRow, loadDemo } from './steps'
+import { atRest, ledgerRow, loadDemo, settledText } from './steps'
 
 async function faults(page: Page, theme: string, view: string) {
   // A message on its way out is half transparent: it is no fault of the view.
@@ -32,7 +32,7 @@ test('axe finds no serious fault on any main view, light and dark', async ({ pag
     for (const view of ['Today', 'Gather', 'Demand', 'Finds', 'Margin', 'Sheaves', 'Launch', 'Settings']) {
       await page.getByRole('link', { name: view === 'Settings' ? view : new RegExp(`^${view}`) }).click()
       await expect(page.locator('main h1, main h2, main .name').first()).toBeVisible()
-      await page.waitForTimeout(400)
+      await atRest(page)
       found.push(...(await faults(page, theme, view)))
     }
     await page.getByRole('link', { name: /^Demand/ }).click()
@@ -42,7 +42,7 @@ test('axe finds no serious fault on any main view, light and dark', async ({ pag
     await page.getByRole('link', { name: /^Finds/ }).click()
     await page.locator('.find').first().dblclick()
     await expect(page.getByRole('region', { name: 'Answers' })).toBeVisible()
-    await page.waitForTimeout(400)
+    await atRest(page)
     found.push(...(await faults(page, theme, 'Close look in full')))
     await page.getByRole('button', { name: `${theme === 'light' ? 'Dark' : 'Light'} theme` }).click()
   }
@@ -72,8 +72,7 @@ test('a strip is brushed with the mouse; a limit typed in its field does the sam
   const floor = Number((await limit.textContent())?.replace(/\D/g, ''))
   await expect(status).not.toHaveText(/^2,/)
   // The last move of the brush may still be on its way.
-  await page.waitForTimeout(1500)
-  const brushed = await status.textContent()
+  const brushed = await settledText(status)
   await page.getByRole('button', { name: 'Lift all limits' }).click()
   await limit.click()
   await page.getByLabel('Units, 30 d from').fill(String(floor))

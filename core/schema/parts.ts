@@ -59,7 +59,7 @@ export const isoDay = () =>
 export const oneOf = <T extends string>(...options: readonly T[]) =>
   mixed<T>()
     .defined('is missing')
-    .test('one-of', `must be one of ${options.join(', ')}`, (v) => v === undefined || options.includes(v as T))
+    .test('one-of', `must be one of ${options.join(', ')}`, (v) => v === undefined || options.includes(v))
 
 export const listOf = (of: Schema, most: number) =>
   array(of)
@@ -80,9 +80,9 @@ export const byName = (of: Schema, most: number) =>
     .defined('is missing')
     .nonNullable('is missing')
     .test('object', 'must be an object', (v) => typeof v === 'object' && v !== null && !Array.isArray(v))
-    .test('few', `holds more than ${most} entries`, (v) => Object.keys((v ?? {}) as object).length <= most)
+    .test('few', `holds more than ${most} entries`, (v) => Object.keys((v ?? {})).length <= most)
     .test('each', (v, { path, createError }) => {
-      for (const [name, value] of Object.entries((v ?? {}) as object)) {
+      for (const [name, value] of Object.entries((v ?? {}))) {
         const fault = faultOf(of, value)
         if (!fault) continue
         const under = fault.path && !fault.path.startsWith('[') ? `.${fault.path}` : fault.path

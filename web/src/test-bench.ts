@@ -52,10 +52,10 @@ export function testBench(some: Partial<Services> = {}): TestBench {
   const clock = { now: Date.UTC(2026, 5, 1) }
   const services = {
     database: () => openDatabase(),
-    engine: inPlace(engineMethods as never),
-    intake: inPlace(intakeMethods as never),
-    opener: inPlace(intakeMethods as never),
-    scan: inPlace(scanMethods as never),
+    engine: inPlace(engineMethods),
+    intake: inPlace(intakeMethods),
+    opener: inPlace(intakeMethods),
+    scan: inPlace(scanMethods),
     now: () => clock.now,
     newId: () => `id-${ids++}`,
     ...some,

@@ -57,7 +57,7 @@ async function sealRecords(_db: Database, tx: Upgrade): Promise<void> {
     if (refused) await rejects.put(sealed(['rejects', entry.id], refused), entry.id)
   }
   for (const key of await documents.getAllKeys())
-    await documents.put(sealed(['documents', key], { value: (await documents.get(key)) as unknown }), key)
+    await documents.put(sealed(['documents', key], { value: await documents.get(key) }), key)
   // the pages of a scan on its way are few, and can be asked for again
   await pages.clear()
   const begunAnew = { pagesDone: 0, taken: 0, rejected: 0, discarded: {} }

@@ -33,9 +33,9 @@ function mixed(hash: number, value: unknown): number {
     return hashWord(hashWord(hashWord(hash, sort.number), figureWords[0] as number), figureWords[1] as number)
   }
   if (typeof value === 'string') return hashWord(hashWord(hash, sort.text), hashText(value))
-  if (typeof value !== 'object') return hashWord(hashWord(hash, sort.truth), hashText(String(value)))
+  if (typeof value !== 'object') return hashWord(hashWord(hash, sort.truth), hashText(JSON.stringify(value) ?? ''))
   if (ArrayBuffer.isView(value)) return ofBytes(hash, value)
-  if (Array.isArray(value)) return value.reduce(mixed, hashWord(hashWord(hash, sort.list), value.length)) as number
+  if (Array.isArray(value)) return value.reduce<number>(mixed, hashWord(hashWord(hash, sort.list), value.length))
   if (isMap(value)) return [...value].reduce<number>(mixed, hashWord(hash, sort.map))
   const parts = Object.entries(value)
     .filter(([, part]) => part !== undefined)

@@ -286,10 +286,12 @@ test('a tab of an older version that holds the workspace is told of at once', as
       for (const name of ['columns', 'rejects', 'documents', 'snapshots', 'scanPages']) db.createObjectStore(name)
     },
   })
-  let opening: Promise<Database> | null = null
-  await new Promise<void>((told) => (opening = openDatabase('held', { onBlocked: told })))
+  let told = () => {}
+  const isTold = new Promise<void>((resolve) => (told = resolve))
+  const opening = openDatabase('held', { onBlocked: () => told() })
+  await isTold
   older.close()
-  const now = await (opening as unknown as Promise<Database>)
+  const now = await opening
   expect(now.version).toBe(databaseVersion)
   now.close()
 })

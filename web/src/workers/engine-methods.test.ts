@@ -7,7 +7,7 @@ import { listImports } from '@/storage/imports'
 import { engineMethods } from './engine-methods'
 
 const bench = testBench()
-const engine = inPlace(engineMethods as never)
+const engine = inPlace(engineMethods)
 const rules = plainRules('EUR')
 const shown = { strips: ['units'], columns: ['reviews'] }
 const ask = (query: object = {}, looked: string | null = null) =>

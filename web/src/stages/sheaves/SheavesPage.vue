@@ -51,6 +51,8 @@ watch(
   () => sheaf.current.name,
   (now) => (name.value = now),
 )
+const feesOf = ({ isOld, profitE4, feesAssumed }: ReturnType<typeof live.of>) =>
+  isOld || profitE4 === null ? '' : feesAssumed ? 'assumed' : 'entered'
 const figure = (e4: number | null) => (e4 === null ? null : Number(plainAmount(e4, rules.home)))
 function save() {
   const head = [
@@ -72,7 +74,7 @@ function save() {
     d.reason,
     d.note,
     figure(live.of(d).profitE4),
-    live.of(d).isOld ? '' : live.of(d).feesAssumed ? 'assumed' : 'entered',
+    feesOf(live.of(d)),
     figure(d.snapshot.profitE4),
     live.of(d).units,
     new Date(d.at).toISOString(),
