@@ -92,6 +92,13 @@ function go(entry: Entry | undefined) {
   show.value = false
   entry?.run()
 }
+function pressed(event: KeyboardEvent) {
+  const acts: Record<string, () => void> = { ArrowDown: () => move(1), ArrowUp: () => move(-1), Enter: () => go(found.value[at.value]) } // prettier-ignore
+  const act = acts[event.key]
+  if (!act) return
+  event.preventDefault()
+  act()
+}
 function move(step: number) {
   at.value = (at.value + step + found.value.length) % Math.max(1, found.value.length)
   document.getElementById(`${list}-${at.value}`)?.scrollIntoView({ block: 'nearest' })
@@ -112,9 +119,7 @@ function move(step: number) {
         'aria-autocomplete': 'list',
       }"
       autofocus
-      @keydown.down.prevent="move(1)"
-      @keydown.up.prevent="move(-1)"
-      @keydown.enter.prevent="go(found[at])"
+      @keydown="pressed"
     />
     <ul :id="list" role="listbox" aria-label="Found" class="scroll">
       <li

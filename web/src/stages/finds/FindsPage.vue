@@ -77,8 +77,7 @@ useKeys('Finds', [
           placeholder="Words in titles, tags, stores"
           :input-props="{ 'aria-label': 'Search' }"
           @update:value="(v: string) => query.change({ words: v })"
-          @keydown.enter="toList"
-          @keydown.down.prevent="toList"
+          @keydown="(e: KeyboardEvent) => ['Enter', 'ArrowDown'].includes(e.key) && (e.preventDefault(), toList())"
         >
           <template #suffix><kbd>/</kbd></template>
         </NInput>
