@@ -35,7 +35,8 @@ beforeAll(async () => {
   const pinia = createPinia()
   setActivePinia(pinia)
   await go('/today')
-  app = mount(App, { attachTo: document.body, global: { plugins: [pinia, router], provide: { [servicesKey as symbol]: bench.services } } }) // prettier-ignore
+  const mounted: unknown = mount(App, { attachTo: document.body, global: { plugins: [pinia, router], provide: { [servicesKey as symbol]: bench.services } } }) // prettier-ignore
+  app = mounted as VueWrapper
   await shows('Rising', 'Jobs done')
 })
 afterAll(() => app.unmount())

@@ -1,4 +1,5 @@
-import { plainRules } from '@sickle/core/catalog'
+import { buildCatalog, ItemMaker, noCorrections, plainRules } from '@sickle/core/catalog'
+import { makeFigures } from '@sickle/core/engine'
 import { noLimits } from '@sickle/core/scan'
 import { TableBuilder } from '@sickle/core/tables'
 import { writeBackup } from './backup'
@@ -7,6 +8,7 @@ import { documentNames, type DocumentName } from './document-forms'
 import { readDocument, setDocumentAside, writeDocument } from './documents'
 import { auditImport, enterImport, listImports, loadCaptures, loadSound, readRejects, saveSegment } from './imports'
 import type { ScanEntry } from './scan-entry'
+import { readSnapshot, snapshotPrint, writeSnapshot } from './snapshot'
 import { addScan, changeScan, dropSpoiltPages, keepPage, keptPages, listScans, pagesDone, readScan } from './scans'
 
 /** Each kind of record at rest is spoilt in each way, and is found out. */
@@ -195,4 +197,36 @@ test('a page that was changed at rest is asked for again, and the counts are of 
   expect([...(await pagesDone(db, 's1'))]).toEqual([0])
   expect(await readScan(db, 's1')).toMatchObject({ pagesDone: 1, taken: 3, discarded: { without: 2 } })
   await walk()
+})
+
+test('a snapshot that is not as it was kept is never taken up: all is worked out anew', async () => {
+  const kept = await keepImport()
+  const rules = plainRules('EUR')
+  const catalog = await buildCatalog(await loadCaptures(db, kept))
+  const figures = await makeFigures(new ItemMaker(catalog, rules, noCorrections))
+  const print = snapshotPrint([kept], rules, noCorrections)
+  const first = {
+    summary: { items: 5, listings: 5, offers: 0, branches: 0, markets: [], noRate: [], figuresTo: null },
+    rows: [],
+    places: [],
+  }
+  const whole = async () => (await readSnapshot(db, print))?.catalog()
+  const write = () => writeSnapshot(db, print, { catalog, figures }, first)
+  await write()
+  expect((await whole())?.listings.rows).toBe(3)
+  // an import that is set aside is no part of what was worked out
+  expect(await readSnapshot(db, snapshotPrint([kept], rules, noCorrections, new Map([['a', 'gone']])))).toBeNull()
+  for (const key of await db.getAllKeys('snapshots')) {
+    for (const spoil of [
+      () => db.delete('snapshots', key),
+      async () => db.put('snapshots', { ...(await db.get('snapshots', key))!, seal: 1 }, key),
+      async () => db.put('snapshots', { ...(await db.get('snapshots', key))!, value: { rows: 1 } }, key),
+    ]) {
+      await write()
+      await spoil()
+      const opened = await readSnapshot(db, print)
+      // what the first screen needs is refused at once, the catalogue when it is read
+      if (opened) await expect(opened.catalog()).rejects.toMatchObject({ code: 'snapshot-spoilt' })
+    }
+  }
 })
