@@ -136,19 +136,6 @@ useKeys('Everywhere', [
   grid-template: 56px minmax(0, 1fr) 44px / minmax(0, 1fr);
   height: 100vh;
 }
-/* A small window, or a page seen at twice its size: what stands side by side stands one below the other. */
-@media (max-width: 900px) {
-  .frame.frame {
-    grid-template: auto auto minmax(0, 1fr) auto / minmax(0, 1fr);
-  }
-  .frame:not(.sided) {
-    grid-template-rows: auto minmax(0, 1fr) auto;
-  }
-  .frame .side {
-    max-height: 30vh;
-    min-height: 26px;
-  }
-}
 .frame.sided {
   grid-template-columns: 186px minmax(0, 1fr);
 }
@@ -198,5 +185,20 @@ main {
   margin: 12vh auto;
   display: grid;
   gap: 8px;
+}
+/* A small window, or a page seen at twice its size: what stands side by side stands one below the other. */
+@media (max-width: 900px) {
+  .frame,
+  .frame.sided,
+  .frame.sided.folded {
+    grid-template: auto auto minmax(0, 1fr) auto / minmax(0, 1fr);
+  }
+  .frame:not(.sided) {
+    grid-template-rows: auto minmax(0, 1fr) auto;
+  }
+  .frame .side {
+    max-height: 30vh;
+    min-height: 26px;
+  }
 }
 </style>

@@ -63,15 +63,18 @@ async function add() {
       class="expected"
       title="Profit per sale × units in 30 days ÷ (listings + 1), summed over kept items"
     >
-      expected profit
-      <b :class="expected.e4 < 0 ? 'loss' : 'profit'"
-        >{{ currencySign(rules.home) }} {{ signed(expected.e4, rules.home) }}</b
-      >
-      a month
-      <span class="quiet">
-        ○ if sales are shared evenly{{ assumed ? ', fees assumed' : ''
-        }}{{ expected.known < expected.of ? `; ${expected.of - expected.known} not known` : '' }}</span
-      >
+      <template v-if="expected.known === 0"><span class="quiet">expected profit not known yet</span></template>
+      <template v-else>
+        expected profit
+        <b :class="expected.e4 < 0 ? 'loss' : 'profit'"
+          >{{ currencySign(rules.home) }} {{ signed(expected.e4, rules.home) }}</b
+        >
+        a month
+        <span class="quiet">
+          ○ if sales are shared evenly{{ assumed ? ', fees assumed' : ''
+          }}{{ expected.known < expected.of ? `; ${expected.of - expected.known} not known` : '' }}</span
+        >
+      </template>
     </span>
     <NButton
       size="small"

@@ -35,7 +35,7 @@ useReturnFocus(show)
   align-items: center;
   justify-content: space-between;
   gap: 12px;
-  margin: 18px 0 10px;
+  margin: 0 0 10px;
 }
 .close {
   display: grid;
