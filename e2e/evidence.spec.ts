@@ -20,7 +20,7 @@ test('columns, strips and the file that leaves are what the seller chose; a Cut 
   await page.getByRole('button', { name: 'Export' }).click()
   await page.getByRole('button', { name: 'CSV' }).click()
   const { data, meta } = Papa.parse<Record<string, string>>(await textOf(await file), { header: true, skipEmptyLines: true })
-  expect(meta.fields?.slice(0, 3)).toEqual(['Item', 'Key', 'Markets'])
+  expect(meta.fields?.slice(0, 5)).toEqual(['Item', 'Key', 'Barcode', 'Address', 'Markets'])
   // by hand: 120 and 60 reviews of the two listings of one item
   expect(data.find((r) => /hook/i.test(r.Item ?? ''))?.Reviews).toBe('180')
 

@@ -45,7 +45,7 @@ test('files that no generator of ours made: read right, or asked about', async (
   await expect(page.getByText('repeats', { exact: false }).or(page.getByText('no usable price (empty)'))).toBeVisible()
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Download' }).click()
-  const mended = (await textOf(await download)).replace(',n/a,', ',"5,99",')
+  const mended = (await textOf(await download)).replace(',"n/a",', ',"5,99",')
   await page.keyboard.press('Escape')
   await chooseFiles(page, { name: 'mended.csv', mimeType: 'text/csv', buffer: Buffer.from(mended) })
   await expect(review).toContainText('read as you set it')
@@ -96,6 +96,11 @@ test('338 weeks of real sales, walked to a listing file; units, margins and rank
   await bringIn(page, { supplier: 'Wholesale' })
   await expect(ledgerRow(page, 'tuna-sales.csv').getByRole('cell').nth(3)).toHaveText('2,366')
   await expect(ledgerRow(page, 'tuna-sales.csv')).toContainText(r.lastDay)
+  // R knows no fees: the shop takes none, and says so.
+  await page.goto('/margin?fees=Openstall')
+  await page.getByRole('button', { name: 'It takes none' }).click()
+  await expect(page.getByText('Openstall takes no fees, as you said.')).toBeVisible()
+  await page.keyboard.press('Escape')
 
   await page.getByRole('link', { name: /^Finds/ }).click()
   await expect(page.getByText('7 of 7 items')).toBeVisible()

@@ -107,6 +107,8 @@ test('at twice the size nothing scrolls sideways', async ({ page }) => {
   for (const path of ['today', 'gather', 'demand', 'finds', 'margin', 'sheaves', 'launch', 'settings']) {
     await page.goto(`/${path}`)
     await expect(page.locator('main h1, main h2, main .name').first()).toBeVisible()
+    if (path === 'demand') await expect(page.locator('.field .label').first()).toBeVisible()
+    if (path === 'gather') await expect(page.getByRole('region', { name: 'Ledger' }).getByRole('row').nth(1)).toBeVisible()
     await look(path)
   }
   expect(wide).toEqual([])

@@ -69,6 +69,8 @@ test('in a field and under a dialog only what always acts; once gone, nothing do
   modal.className = 'n-modal'
   modal.getClientRects = () => [{}] as unknown as DOMRectList
   expect([press(list, 'Escape'), press(list, 'k', { ctrlKey: true })]).toEqual([false, true])
+  modal.className = 'n-modal fade-in-scale-up-transition-leave-active'
+  expect(press(list, 'Escape')).toBe(true)
   wrapper.remove()
   expect(activeKeys.map((k) => k.group)).toEqual(['Screen'])
   view.unmount()

@@ -51,7 +51,11 @@ function matches(key: string, event: KeyboardEvent): boolean {
 /** What lies over the stage has the seller's eyes, whatever has the focus. */
 const isCovered = () => isShown('.n-popover:not(.n-tooltip)')
 
-const isShown = (what: string) => [...document.querySelectorAll(what)].some((o) => o.getClientRects().length > 0)
+/** What is on its way out is no longer meant. */
+const isShown = (what: string) =>
+  [...document.querySelectorAll(what)].some(
+    (o) => o.getClientRects().length > 0 && !o.matches('[class*="leave-active"]'),
+  )
 
 function isLookedAt(target: EventTarget | null, parts: Part[] | undefined): boolean {
   const element = target as HTMLElement | null

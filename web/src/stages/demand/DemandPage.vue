@@ -231,4 +231,22 @@ useKeys('Demand', [
 .none {
   padding: 14px;
 }
+@media (max-width: 900px) {
+  .demand {
+    grid-template-columns: minmax(0, 1fr);
+    grid-auto-rows: max-content;
+    overflow-y: auto;
+  }
+  .half {
+    grid-template-rows: 340px auto;
+    min-width: 0;
+  }
+  .half > * {
+    min-width: 0;
+    overflow-x: hidden;
+  }
+  .top :deep(.row-gap) {
+    flex-wrap: wrap;
+  }
+}
 </style>

@@ -105,4 +105,16 @@ section {
   overflow: auto;
   flex: none;
 }
+/* In a small window the rest is a press away, in the records. */
+@media (max-width: 900px) {
+  .plain th {
+    white-space: normal;
+  }
+  .plain :is(th, td):is(:nth-child(3), :nth-child(6), :nth-child(8), :nth-child(9), :nth-child(10)) {
+    display: none;
+  }
+  .file {
+    overflow-wrap: anywhere;
+  }
+}
 </style>
