@@ -89,7 +89,7 @@ async function keep() {
         workspace.summary.figuresTo === null ? '' : ` to ${dayInWords(workspace.summary.figuresTo)}`
       }}</span
     >
-    <AgeMark :day="workspace.summary.figuresTo" />
+    <AgeMark class="old" :day="workspace.summary.figuresTo" />
   </div>
 </template>
 
@@ -119,5 +119,8 @@ async function keep() {
 }
 .fees {
   color: var(--plum);
+}
+.old {
+  margin-left: auto;
 }
 </style>
