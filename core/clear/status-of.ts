@@ -1,14 +1,15 @@
 export type ListingStatus = 'restricted' | 'needs approval' | 'allowed' | 'unknown'
 
-type Meaning = 'ask' | 'forbid' | 'allow' | 'not'
+type Meaning = 'ask' | 'forbid' | 'allow' | 'weak' | 'not'
 
 /** Beginnings of words, in the eight languages that headings are read in, without accents; those of up to four letters are whole words. */
 const beginnings: [Meaning, string][] = [
   ['allow', 'approved approuve aprobado approvato goedgekeurd'],
-  ['ask', 'approv permission request ask genehmigung freigabe antrag approbation autorisation aprobacion autorizacion permiso autorizzazione goedkeuring toestemming zgod zgody aprovacao autorizacao'],
-  ['forbid', 'restrict restricc restric forbid prohibit ban banned block gated gating deny denied ineligible refus disallow cannot gesperrt verboten eingeschrankt untersagt interdit restreint prohibid restringid vietat limitat beperk zakazan ograniczon niedozwolon proibid restrit'],
-  ['allow', 'allow ok yes free open listed permit eligible fine clear unrestricted ungated unblocked erlaubt ja frei zulassig freigegeben autoris oui permis autorizad si consentit autorizzat libero toegestaan mag dozwolon tak sim liberad'],
-  ['not', 'not no non never without nicht kein keine ohne nein pas sans sin nunca senza niet geen nee zonder nie bez nao sem'],
+  ['ask', 'approv permission request apply ask demand richiesta aanvraag genehmigung freigabe antrag approbation autorisation aprobacion autorizacion permiso autorizzazione goedkeuring toestemming zgod zgody zgoda aprovacao autorizacao'],
+  ['forbid', 'restrict restricc restric forbid prohibit ban banned block bloqu bloccat geblokkeerd zablokowan gated gating deny denied ineligible refus disallow cannot closed declin reject gesperrt sperre verbot einschrank eingeschrankt untersagt interdit restreint prohibid restringid verboden zabron vietat limitat beperk zakazan ograniczon niedozwolon proibid restrit'],
+  ['allow', 'allow ok yes free open accept permit eligible fine clear unrestricted ungated unblocked erlaubt darf ja frei zulassig freigegeben autoris oui libre permis autorizad si consentit vendibil autorizzat libero toegestaan mag dozwolon ammess wolno mozna tak sim pode puede liberad'],
+  ['weak', 'list listed listing sell verkauft'],
+  ['not', 'not no non nothing never without nicht kein keine ohne nein pas sans aucun aucune sin nunca senza nessun nessuna brak niet geen nee zonder nie bez nao sem'],
 ] // prettier-ignore
 
 const stems = beginnings.flatMap(([meaning, words]) => words.split(' ').map((stem) => ({ meaning, stem })))
@@ -22,12 +23,16 @@ const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toL
  * needed' is allowed. Words that say nothing of it, or say both, are 'unknown'.
  */
 export function statusOf(words: string): ListingStatus {
-  const told = plain(words.slice(0, 500)).match(/\p{L}+/gu) ?? []
+  const told =
+    plain(words.slice(0, 500))
+      .replace(/n['’]t\b/g, ' not')
+      .match(/\p{L}+/gu) ?? []
   const meant = told.map(meaningOf)
   const says = (meaning: Meaning) => meant.includes(meaning)
   if (says('ask')) return says('not') && !says('allow') ? 'allowed' : 'needs approval'
   if (says('forbid') && says('allow')) return 'unknown'
   if (says('forbid')) return says('not') ? 'allowed' : 'restricted'
-  if (says('allow')) return says('not') ? 'restricted' : 'allowed'
+  // 'list' and 'sell' say that it may only where nothing else says anything
+  if (says('allow') || says('weak')) return says('not') ? 'restricted' : 'allowed'
   return told.length > 0 && meant.every((m) => m === 'not') ? 'restricted' : 'unknown'
 }
