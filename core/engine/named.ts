@@ -1,7 +1,7 @@
 import type { ItemMaker } from '../catalog'
-import { textAt, textColumn } from '../tables'
+import { textColumn, textIn } from '../tables'
 import { branches } from './facets'
-import { fold } from './text-search'
+import { fold, type TextSearch } from './text-search'
 
 export interface NamedThings {
   items: { key: string; title: string }[]
@@ -10,48 +10,55 @@ export interface NamedThings {
   markets: string[]
 }
 
-/** listings that are looked through: beyond that a name is found by the search of Finds */
-const mostListings = 300_000
+export interface NamedOptions {
+  maker: Pick<ItemMaker, 'catalog' | 'keyAt'>
+  /** the search in the texts of all listings */
+  search: TextSearch
+  /** of each sort */
+  most: number
+}
 
 /**
  * Items, stores, categories and markets whose name holds every word that is typed, those that begin with it first.
  *
- * @param typed as the seller writes it; blank finds nothing @param most of each
+ * @param typed as the seller writes it; blank finds nothing
  */
-export function namedThings(maker: Pick<ItemMaker, 'catalog' | 'count' | 'keyAt'>, typed: string, most: number): NamedThings {
-  const { catalog, count } = maker
-  const words = fold(typed).split(/\s+/).filter((w) => w !== '')
-  if (words.length === 0 || count === 0) return { items: [], stores: [], categories: [], markets: [] }
-  const fits = (name: string) => { const folded = fold(name); return words.every((w) => folded.includes(w)) }
-  const best = <T>(list: T[], nameOf: (one: T) => string) => {
-    const isFirst = (one: T) => Number(fold(nameOf(one)).startsWith(words[0] ?? ''))
-    return [...list].sort((a, b) => isFirst(b) - isFirst(a) || nameOf(a).length - nameOf(b).length || (nameOf(a) < nameOf(b) ? -1 : 1)).slice(0, most)
-  }
-  const { listings, itemOf } = catalog
-  const [titles, stores, markets] = ['title', 'store', 'market'].map((name) => textColumn(listings, name))
-  const [items, sellers] = [new Map<number, string>(), new Map<string, { market: string; store: string }>()]
-  if (titles && stores && markets) {
-    const storeFits = Uint8Array.from({ length: stores.words.length }, (_, code) => Number(fits(stores.words.at(code) ?? '')))
-    for (let row = 0; row < Math.min(listings.rows, mostListings); row++) {
-      const item = itemOf[row] as number
-      const title = items.size < most * 40 && !items.has(item) ? textAt(titles, row) : null
-      if (title !== null && fits(title)) items.set(item, title)
-      const code = stores.codes[row] as number
-      if (code < 0 || storeFits[code] !== 1) continue
-      const [market, store] = [textAt(markets, row) ?? '?', stores.words.at(code) ?? '']
-      sellers.set(JSON.stringify([market, store]), { market, store })
-    }
-  }
-  const paths = new Set(allWords(listings, 'category').flatMap(branches))
+export function namedThings(typed: string, { maker, search, most }: NamedOptions): NamedThings {
+  const words = fold(typed)
+    .split(/\s+/)
+    .filter((w) => w !== '')
+  if (words.length === 0) return { items: [], stores: [], categories: [], markets: [] }
+  const { listings, itemOf, windowEnds } = maker.catalog
+  const fits = (name: string) => words.every((w) => fold(name).includes(w))
+  const rows = (column: string) => rowsWithAll(search, words, column)
+  const [title, store, market] = ['title', 'store', 'market'].map((name) => (row: number) => textIn(listings, name, row))
+  const items = new Map(rows('title').reverse().map((row) => [itemOf[row] as number, title?.(row) ?? '']))
+  const stores = new Map(
+    rows('store').map((row) => {
+      const found = { market: market?.(row) ?? '?', store: store?.(row) ?? '' }
+      return [JSON.stringify(found), found]
+    }),
+  )
+  const { words: paths } = textColumn(listings, 'category')
+  const categories = new Set(Array.from({ length: paths.length }, (_, i) => branches(paths.at(i) ?? '')).flat())
+  const best = <T>(list: readonly T[], nameOf: (one: T) => string) => firstByName(list, nameOf, words[0] ?? '').slice(0, most)
   return {
-    items: best([...items].map(([at, title]) => ({ key: maker.keyAt(at), title })), (i) => i.title),
-    stores: best([...sellers.values()], (s) => s.store),
-    categories: best([...paths].filter(fits), (c) => c),
-    markets: best(Object.keys(catalog.windowEnds).filter(fits), (m) => m),
+    items: best([...items], ([, name]) => name).map(([at, name]) => ({ key: maker.keyAt(at), title: name })),
+    stores: best([...stores.values()], (s) => s.store),
+    categories: best([...categories].filter(fits), (c) => c),
+    markets: best(Object.keys(windowEnds).filter(fits), (m) => m),
   }
 } // prettier-ignore
 
-function allWords(listings: ItemMaker['catalog']['listings'], name: string): string[] {
-  const { words } = textColumn(listings, name)
-  return Array.from({ length: words.length }, (_, code) => words.at(code) ?? '')
+/** Rows where one column holds every word. */
+function rowsWithAll(search: TextSearch, words: readonly string[], column: string): number[] {
+  const hits = words.map((word) => search.rowsWith(word, column))
+  return Array.from(hits[0] ?? [], (_, row) => row).filter((row) => hits.every((h) => h[row] === 1))
+}
+
+/** Those that begin with what is typed before the others, the shorter before the longer. */
+function firstByName<T>(list: readonly T[], nameOf: (one: T) => string, typed: string): T[] {
+  const keyed = list.map((one) => ({ one, name: nameOf(one), first: fold(nameOf(one)).startsWith(typed) ? 0 : 1 }))
+  keyed.sort((a, b) => a.first - b.first || a.name.length - b.name.length || (a.name < b.name ? -1 : 1))
+  return keyed.map((k) => k.one)
 }

@@ -1,27 +1,18 @@
-import type { FeeLine } from './fee-line'
-
-const line = (id: string, label: string, kind: FeeLine['kind'], ratio: number): FeeLine => ({
-  id,
-  label,
-  kind,
-  base: 'price and postage',
-  withTax: true,
-  ratio,
-  fixedE4: 0,
-  minE4: null,
-  maxE4: null,
-  steps: [],
-  stepsApply: 'marginal',
-  per: 'order',
-})
+import { feeLine, type FeeLine } from './fee-line'
 
 /**
  * Fees of a market of which none are entered: those of the trade (market 10–15 %, payment up to 3 %; common practice, no source), at
  * their upper ends, so that the profit that is shown is rather too low than too high. A market without fees has a schedule without lines.
  */
 export const assumedFees: readonly FeeLine[] = [
-  line('assumed-market', 'Market fee, assumed', 'market', 0.15),
-  line('assumed-payment', 'Payment fee, assumed', 'payment', 0.03),
+  feeLine({ id: 'assumed-market', label: 'Market fee, assumed', base: 'price and postage', ratio: 0.15 }),
+  feeLine({
+    id: 'assumed-payment',
+    label: 'Payment fee, assumed',
+    kind: 'payment',
+    base: 'price and postage',
+    ratio: 0.03,
+  }),
 ]
 
 /** The assumption in words. */

@@ -3,6 +3,7 @@ import {
   advertisingRoom,
   blankInputs,
   costSheet,
+  feeLine as fee,
   payback,
   rulePrice,
   scheduleFromJson,
@@ -10,24 +11,9 @@ import {
   sensitivity,
   solvePrice,
   type CostInputs,
-  type FeeLine,
 } from '.'
 
 const e4 = (text: string) => Math.round(Number(text) * 10_000)
-const fee = (some: Partial<FeeLine> & { id: string }): FeeLine => ({
-  label: some.id,
-  kind: 'market',
-  base: 'price',
-  withTax: true,
-  ratio: 0,
-  fixedE4: 0,
-  minE4: null,
-  maxE4: null,
-  steps: [],
-  stepsApply: 'marginal',
-  per: 'order',
-  ...some,
-})
 const lines = (inputs: CostInputs, price: string) =>
   Object.fromEntries(costSheet(inputs, e4(price)).lines.map((l) => [l.id, (l.amountE4 ?? NaN) / 10_000]))
 

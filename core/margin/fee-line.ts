@@ -21,6 +21,24 @@ export interface FeeLine {
   per: 'order' | 'item' | 'listing' | 'month'
 }
 
+/** A fee of nothing, with what is said of it. */
+export function feeLine(some: Partial<FeeLine> & Pick<FeeLine, 'id'>): FeeLine {
+  return {
+    label: some.id,
+    kind: 'market',
+    base: 'price',
+    withTax: true,
+    ratio: 0,
+    fixedE4: 0,
+    minE4: null,
+    maxE4: null,
+    steps: [],
+    stepsApply: 'marginal',
+    per: 'order',
+    ...some,
+  }
+}
+
 /** What the fees are taken of, for one sale; E4, after discount. */
 export interface FeeBases {
   priceE4: number

@@ -1,7 +1,7 @@
 export * from './answers'
 export * from './cost-inputs'
 export { costSheet, workOut, type CostLine, type CostSheet, type LineGroup } from './cost-sheet'
-export type { FeeLine } from './fee-line'
+export { feeLine, type FeeLine } from './fee-line'
 export * from './fee-schedule'
 export * from './price-rule'
 export * from './solve-price'

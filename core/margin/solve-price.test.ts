@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import {
   blankInputs,
   costSheet,
+  feeLine,
   highestBuyingPrice,
   solvePrice,
   type CostInputs,
@@ -66,20 +67,7 @@ test('agrees with trying every cent up to 30.00', () => {
 })
 
 test('says that no price serves where fees eat every cent', () => {
-  const all: FeeLine = {
-    id: 'f',
-    label: 'All',
-    kind: 'market',
-    base: 'price',
-    withTax: true,
-    ratio: 1,
-    fixedE4: 0,
-    minE4: null,
-    maxE4: null,
-    steps: [],
-    stepsApply: 'marginal',
-    per: 'order',
-  }
+  const all = feeLine({ id: 'f', ratio: 1 })
   const i = { ...blankInputs('EUR'), tiers: [{ from: 1, priceE4: 10_000 }], fees: [all] }
   expect(solvePrice(i, { profitE4: 0 })).toEqual({ lowestE4: null, ranges: [] })
 })

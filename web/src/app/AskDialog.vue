@@ -16,7 +16,7 @@ const show = computed({ get: () => ask.question !== null, set: (open) => !open &
 </script>
 
 <template>
-  <HouseModal v-model:show="show" :title="shown?.title ?? ''" :width="460" role="dialog">
+  <HouseModal v-model:show="show" :title="shown?.title ?? ''" :width="460">
     <p>{{ shown?.content }}</p>
     <div class="row-gap acts">
       <NButton size="small" @click="ask.answer(false)">{{ shown?.no }}</NButton>

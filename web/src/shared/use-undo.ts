@@ -13,7 +13,12 @@ export function useUndo() {
       if (steps.last) return steps.last.label
       return sheaf.lastStep ? `${sheaf.lastStep.action} ${sheaf.lastStep.snapshot.title}` : ''
     }),
-    undo: () => (steps.last ? steps.undo() : sheaf.undo()),
+    async undo(): Promise<void> {
+      if (steps.last || !sheaf.canUndo) return steps.undo()
+      const taken = sheaf.step()
+      await sheaf.undo()
+      steps.tookBack(taken)
+    },
     redo: () => (steps.next ? steps.redo() : sheaf.redo()),
   }
 }

@@ -29,6 +29,31 @@ export interface ScanEntry {
   before: string | null
 }
 
+/** A scan that has just begun, before the source has said anything. */
+export function newScan(id: string, plan: ScanPlan, some: Partial<ScanEntry> = {}): ScanEntry {
+  return {
+    id,
+    plan,
+    market: null,
+    state: 'running',
+    note: '',
+    total: null,
+    pages: null,
+    asOf: '',
+    capturedOn: 0,
+    windowDays: 30,
+    pagesDone: 0,
+    taken: 0,
+    rejected: 0,
+    discarded: {},
+    retries: 0,
+    startedAt: 0,
+    endedAt: null,
+    before: null,
+    ...some,
+  }
+}
+
 /** One page on its way in. */
 export interface ScanPage {
   rows: number

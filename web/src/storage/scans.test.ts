@@ -1,32 +1,14 @@
-import { noLimits, type ReadPage } from '@sickle/core/scan'
+import { noLimits, type ReadPage, type ScanPlan } from '@sickle/core/scan'
 import { TableBuilder } from '@sickle/core/tables'
 import { openDatabase, type ImportEntry } from './database'
 import { listImports, saveSegment, sweepUnfinished } from './imports'
-import type { ScanEntry } from './scan-entry'
+import { newScan, type ScanEntry } from './scan-entry'
 import { addScan, changeScan, dropScan, finishScan, keepPage, keptPages, listScans, pagesDone } from './scans'
 
 let n = 0
 const fresh = () => openDatabase(`scans-${n++}`)
-const scan: ScanEntry = {
-  id: 's1',
-  plan: { source: 'farholt', by: 'term', value: 'feeder', limits: noLimits },
-  market: 'Farholt',
-  state: 'running',
-  note: '',
-  total: 4,
-  pages: 2,
-  asOf: 'x',
-  capturedOn: 20_604,
-  windowDays: 30,
-  pagesDone: 0,
-  taken: 0,
-  rejected: 0,
-  discarded: {},
-  retries: 0,
-  startedAt: 1,
-  endedAt: null,
-  before: null,
-}
+const plan: ScanPlan = { source: 'farholt', by: 'term', value: 'feeder', limits: noLimits }
+const scan = newScan('s1', plan, { market: 'Farholt', total: 4, pages: 2, asOf: 'x', capturedOn: 20_604, startedAt: 1 })
 const page = (...ids: string[]): ReadPage => {
   const builder = new TableBuilder([{ name: 'id', type: 'text' }])
   ids.forEach((id) => builder.add({ id }))

@@ -4,7 +4,7 @@ import { fromStored, toStored, type Table } from '@sickle/core/tables'
 import type { RejectedRow } from '@sickle/core/intake'
 import { guardWrite, type Database, type ImportEntry } from './database'
 import { wholeEntry } from './imports'
-import type { ScanEntry } from './scan-entry'
+import { newScan, type ScanEntry } from './scan-entry'
 import { isSound, sealed, type Sealed } from './seal'
 
 const ofScan = (id: string) => IDBKeyRange.bound([id, 0], [id, Infinity])
@@ -36,26 +36,10 @@ const bare = ({ seal: _, ...scan }: Sealed<ScanEntry>): ScanEntry => scan
 
 function spoiltScan({ id, plan }: ScanEntry): ScanEntry {
   const known = typeof plan?.source === 'string' && typeof plan.by === 'string' && typeof plan.value === 'string'
-  return {
-    id,
-    plan: known ? { ...plan, limits: noLimits } : { source: '?', by: 'term', value: '?', limits: noLimits },
-    market: null,
-    state: 'failed',
-    note: new Problem('scan-spoilt').message,
-    total: null,
-    pages: null,
-    asOf: '',
-    capturedOn: 0,
-    windowDays: 30,
-    pagesDone: 0,
-    taken: 0,
-    rejected: 0,
-    discarded: {},
-    retries: 0,
-    startedAt: 0,
-    endedAt: null,
-    before: null,
-  }
+  const kept = known
+    ? { ...plan, limits: noLimits }
+    : { source: '?', by: 'term' as const, value: '?', limits: noLimits }
+  return newScan(id, kept, { state: 'failed', note: new Problem('scan-spoilt').message })
 }
 
 /** Changes some facts of a scan, in one step with reading it. @returns the scan as it is now; null where it is gone */

@@ -18,17 +18,23 @@ interface Head {
   first: FirstScreen
 }
 
+/** What is gathered, in numbers. */
+export interface WorkedSummary {
+  items: number
+  listings: number
+  offers: number
+  /** categories that the items lie in */
+  branches: number
+  markets: string[]
+  /** currencies of listings for which there is no rate */
+  noRate: string[]
+  /** last day that any figure speaks of; null where nothing is gathered */
+  figuresTo: number | null
+}
+
 /** What the first screen shows before the catalogue itself is read. */
 export interface FirstScreen {
-  summary: {
-    items: number
-    listings: number
-    offers: number
-    branches: number
-    markets: string[]
-    noRate: string[]
-    figuresTo: number | null
-  }
+  summary: WorkedSummary
   /** rows that were made, by place */
   rows: [place: number, row: FindRow][]
   /** places of items that were asked for by key */

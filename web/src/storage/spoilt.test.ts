@@ -1,13 +1,13 @@
 import { buildCatalog, ItemMaker, noCorrections, plainRules } from '@sickle/core/catalog'
 import { makeFigures } from '@sickle/core/engine'
-import { noLimits } from '@sickle/core/scan'
+import { noLimits, type ScanPlan } from '@sickle/core/scan'
 import { TableBuilder } from '@sickle/core/tables'
 import { writeBackup } from './backup'
 import { openDatabase, type Database, type ImportEntry, type RestingColumn } from './database'
 import { documentNames, type DocumentName } from './document-forms'
 import { readDocument, setDocumentAside, writeDocument } from './documents'
 import { auditImport, enterImport, listImports, loadCaptures, loadSound, readRejects, saveSegment } from './imports'
-import type { ScanEntry } from './scan-entry'
+import { newScan } from './scan-entry'
 import { readSnapshot, snapshotPrint, writeSnapshot } from './snapshot'
 import { addScan, changeScan, dropSpoiltPages, keepPage, keptPages, listScans, pagesDone, readScan } from './scans'
 
@@ -151,26 +151,8 @@ test('a document that is as it was kept but makes no sense is refused too', asyn
   }
 })
 
-const scan: ScanEntry = {
-  id: 's1',
-  plan: { source: 'farholt', by: 'term', value: 'feeder', limits: noLimits },
-  market: 'Farholt',
-  state: 'running',
-  note: '',
-  total: 6,
-  pages: 2,
-  asOf: 'x',
-  capturedOn: 20_604,
-  windowDays: 30,
-  pagesDone: 0,
-  taken: 0,
-  rejected: 0,
-  discarded: {},
-  retries: 0,
-  startedAt: 1,
-  endedAt: null,
-  before: null,
-}
+const plan: ScanPlan = { source: 'farholt', by: 'term', value: 'feeder', limits: noLimits }
+const scan = newScan('s1', plan, { market: 'Farholt', total: 6, pages: 2, asOf: 'x', capturedOn: 20_604, startedAt: 1 })
 const page = () => ({ table: table([10_000, 20_000, null]), rejected: [], discarded: { without: 2 } })
 
 test('a scan that was changed at rest is not gone on with, and says so', async () => {

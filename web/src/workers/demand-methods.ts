@@ -98,7 +98,7 @@ export function demandMethods(bench: () => Bench) {
         const text = typed.trim().toLowerCase()
         const terms = text === '' ? [] : all.filter((t) => t.phrase.toLowerCase().includes(text)).slice(0, mostNamed)
         return {
-          ...namedThings(maker, typed, mostNamed),
+          ...namedThings(typed, { maker, search: bench().finder.search, most: mostNamed }),
           terms: terms.map(({ key, phrase, market }) => ({ key, phrase, market })),
         }
       }, // prettier-ignore

@@ -100,15 +100,20 @@ test('each change of money, and each decision, is a step that is taken back and 
   const end = rules.snapshot()
   expect(end.corrections.costs[hooks]?.packingE4).toBeUndefined()
   expect(end.rules.costs.packingE4).toBe(5000)
-  const moved = rules.moved
+  const moved = rules.moved.times
   await Promise.all(acts.map(() => undo.undo()))
   expect(rules.snapshot()).toEqual(start)
   expect([rules.priceOf(hooks, 'Marrowgate'), all.sheaf.decisionOf('x')]).toEqual([null, null])
-  expect([rules.moved - moved, steps.last, undo.canRedo.value]).toEqual([acts.length - 1, null, true])
+  expect([rules.moved.times - moved, steps.last, undo.canRedo.value]).toEqual([acts.length - 1, null, true])
   await Promise.all(acts.map(() => undo.redo()))
   expect(rules.snapshot()).toEqual(end)
   expect(rules.priceOf(hooks, 'Marrowgate')).toBe(99_000)
+  // the last of money was a rule, before it a join: only the join makes other items
   await undo.undo()
+  await undo.undo()
+  expect(rules.moved.all).toBe(false)
+  await undo.undo()
+  expect(rules.moved.all).toBe(true)
   await rules.setPack(hooks, 3)
   // a new step ends what could be made again
   expect(steps.next).toBeNull()
@@ -121,4 +126,21 @@ test('what cannot be kept is no step', async () => {
     message: 'Your rules of money cannot be kept like that: currency of schedule 2 is longer than 3 letters.',
   })
   expect(steps.last).toBeNull()
+})
+
+test('behind this sitting’s steps lie the decisions of earlier ones; all come again in their turn', async () => {
+  const first = await setup()
+  await first.sheaf.add('Another')
+  await keep(first, hooks)
+  const { rules, sheaf, undo, steps } = await setup()
+  expect([steps.last, undo.label.value]).toEqual([null, `keep ${sheaf.kept[0]!.snapshot.title}`])
+  const before = rules.corrections.packs[hooks]
+  await rules.setPack(hooks, 2)
+  await undo.undo()
+  await undo.undo()
+  expect([rules.corrections.packs[hooks], sheaf.kept.length]).toEqual([before, 0])
+  await undo.redo()
+  expect([rules.corrections.packs[hooks], sheaf.kept.length]).toEqual([before, 1])
+  await undo.redo()
+  expect(rules.corrections.packs[hooks]).toBe(2)
 })

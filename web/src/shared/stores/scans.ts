@@ -5,7 +5,7 @@ import { useServices } from '@/app/services'
 import { count } from '@/shared/format'
 import { plain } from '@/shared/plain'
 import { toProblem } from '@/shared/problem'
-import type { ScanEntry } from '@/storage/scan-entry'
+import { newScan, type ScanEntry } from '@/storage/scan-entry'
 import { addScan, dropScan, listScans } from '@/storage/scans'
 import { useJobs } from './jobs'
 import { useTurn } from './turn'
@@ -51,26 +51,11 @@ export const useScans = defineStore('scans', () => {
   async function start(plan: ScanPlan): Promise<void> {
     turn.assertWriter()
     const before = list.value.find((s) => s.state === 'done' && s.taken > 0 && planKey(s.plan) === planKey(plan))
-    const scan: ScanEntry = {
-      id: services.newId(),
-      plan: plain(plan),
-      market: null,
-      state: 'running',
-      note: '',
-      total: null,
-      pages: null,
-      asOf: '',
+    const scan = newScan(services.newId(), plain(plan), {
       capturedOn: Math.floor(services.now() / 86_400_000),
-      windowDays: 30,
-      pagesDone: 0,
-      taken: 0,
-      rejected: 0,
-      discarded: {},
-      retries: 0,
       startedAt: services.now(),
-      endedAt: null,
       before: before?.id ?? null,
-    }
+    })
     await addScan(await services.database(), scan)
     show(scan)
     void run(scan)

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { applyEvents, type Decision, type DecisionEvent, type Sheaf, type SheafBook } from '@sickle/core/verdict'
 import { useServices } from '@/app/services'
 import { keptDocument } from './document'
-import { useSteps } from './steps'
+import { useSteps, type Step } from './steps'
 
 const fresh = (): SheafBook => ({
   open: 'first',
@@ -30,8 +30,13 @@ export const useSheaf = defineStore('sheaf', () => {
   async function record(event: Omit<DecisionEvent, 'at'>): Promise<void> {
     const { events, cursor, id } = current.value
     await change({ events: [...events.slice(0, cursor), { ...event, at: services.now() }], cursor: cursor + 1 })
-    const label = `${event.action} ${event.snapshot.title}`
-    steps.note({ label, undo: () => moveIn(id, -1), redo: () => moveIn(id, 1) })
+    steps.note(step(id))
+  }
+  /** The last decision of a sheaf, as a step. */
+  function step(id = current.value.id): Step {
+    const last = lastStep.value
+    const label = last ? `${last.action} ${last.snapshot.title}` : ''
+    return { label, undo: () => moveIn(id, -1), redo: () => moveIn(id, 1) }
   }
   /** One decision back or on, in the sheaf that it is in. */
   async function moveIn(id: string, by: 1 | -1): Promise<void> {
@@ -75,5 +80,6 @@ export const useSheaf = defineStore('sheaf', () => {
     openSheaf,
     decisionOf,
     lastStep,
+    step,
   }
 })

@@ -40,8 +40,11 @@ export const useSteps = defineStore('steps', () => {
       isMoving.value = false
     }
   }
+  /** A step that was taken back elsewhere can be made again from here, in its turn. */
+  const tookBack = (step: Step) => void (undone.value = [...undone.value, step])
   return {
     note,
+    tookBack,
     last: computed(() => done.value.at(-1) ?? null),
     next: computed(() => undone.value.at(-1) ?? null),
     undo: () => move(done, undone, 'undo'),

@@ -4,20 +4,11 @@ import { useServices } from '@/app/services'
 import { toProblem } from '@/shared/problem'
 import type { ImportEntry } from '@/storage/database'
 import { listImports, removeImport } from '@/storage/imports'
+import type { WorkedSummary } from '@/storage/snapshot'
 import { useRules } from './rules'
 import { useTurn } from './turn'
 
-export interface Summary {
-  items: number
-  listings: number
-  offers: number
-  /** categories that the items lie in */
-  branches: number
-  markets: string[]
-  /** currencies of listings for which there is no rate */
-  noRate: string[]
-  /** last day that any figure speaks of; null where nothing is gathered */
-  figuresTo: number | null
+export interface Summary extends WorkedSummary {
   /** imports that are set aside, by id: what of them is not as it was kept */
   spoilt: Record<string, string>
 }

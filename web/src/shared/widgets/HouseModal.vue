@@ -5,7 +5,7 @@ import { useReturnFocus } from '../use-return-focus'
 import FocusFirst from './FocusFirst.vue'
 
 /** A dialog in the middle of the page with its title as its name; what had the focus has it again when it closes. */
-const { title, width, role = 'dialog' } = defineProps<{ title: string; width: number; role?: 'dialog' | 'alertdialog' }>() // prettier-ignore
+const { title, width } = defineProps<{ title: string; width: number }>()
 const show = defineModel<boolean>('show', { required: true })
 useReturnFocus(show)
 </script>
@@ -16,7 +16,7 @@ useReturnFocus(show)
     preset="card"
     :closable="false"
     :style="{ width: `${width}px`, maxWidth: '96vw' }"
-    :role="role"
+    role="dialog"
     :aria-label="title"
   >
     <FocusFirst>

@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import {
   assumedFees,
   assumedFeesWords,
+  feeLine,
   feeLineParts,
   scheduleFromJson,
   scheduleToJson,
@@ -51,23 +52,7 @@ const change = (at: number, some: Partial<FeeLine>) =>
 const remove = (at: number) => save(schedule.value.lines.filter((_, i) => i !== at))
 function add() {
   const id = `fee-${Date.now().toString(36)}`
-  return save([
-    ...schedule.value.lines,
-    {
-      id,
-      label: 'New fee',
-      kind: 'market',
-      base: 'price',
-      withTax: true,
-      ratio: 0,
-      fixedE4: 0,
-      minE4: null,
-      maxE4: null,
-      steps: [],
-      stepsApply: 'marginal',
-      per: 'order',
-    },
-  ])
+  return save([...schedule.value.lines, feeLine({ id, label: 'New fee' })])
 }
 const dialog = useFileDialog({ accept: '.json', multiple: false })
 dialog.onChange((files) => void take(files))
