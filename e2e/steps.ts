@@ -100,3 +100,31 @@ export const byHand = {
   hooks: { price: '12.89', profit: '7.84', margin: 7.84 / 12.89 },
   bath: { price: '23.99', profit: '9.81', margin: 9.81 / 23.99 },
 }
+
+/** Three goods and their offers in a fresh workspace, standing at Finds. */
+export async function small(page: Page): Promise<void> {
+  await page.goto('/')
+  await chooseFiles(page, [textFile('market.csv', listingsCsv), textFile('supplier.csv', offersCsv)])
+  await bringIn(page, { market: 'Marrowgate' })
+  await expect(page.getByRole('heading', { name: 'supplier.csv' })).toBeVisible()
+  await bringIn(page, { supplier: 'Sill Mill' })
+  await expect(ledgerRow(page, 'supplier.csv')).toBeVisible()
+  await go(page, 'Finds')
+  await expect(page.getByText('of 3 items')).toBeVisible()
+}
+
+export const look = (page: Page) => page.getByRole('region', { name: 'Close look' })
+export const go = (page: Page, stage: string) => page.getByRole('link', { name: new RegExp(`^${stage}`) }).click()
+
+/** Looks at an item and decides it. */
+export async function decide(page: Page, words: string, how: RegExp): Promise<void> {
+  await findRow(page, words).click()
+  await expect(look(page).getByRole('heading', { level: 2 })).toContainText(new RegExp(words, 'i'))
+  await look(page).getByRole('button', { name: how }).click()
+}
+
+/** Types into a field and presses Enter. */
+export async function fill(page: Page, label: string, text: string): Promise<void> {
+  await page.getByLabel(label, { exact: true }).fill(text)
+  await page.getByLabel(label, { exact: true }).press('Enter')
+}

@@ -43,3 +43,29 @@ test('of two tabs one writes and the other follows; either can take over, and no
   await second.close()
   await expect(first.getByText('sheaf, 2 kept')).toBeVisible()
 })
+
+test('a tab with an earlier Sickle that holds the workspace is told of at once; once it is closed, this one goes on', async ({
+  context,
+}) => {
+  const older = await context.newPage()
+  await older.goto('/demo/index.json')
+  // as an earlier version left it open, and deaf to those that come after it
+  await older.evaluate(
+    () =>
+      new Promise<void>((resolve) => {
+        const opening = indexedDB.open('sickle', 3)
+        opening.onupgradeneeded = () => {
+          for (const name of ['imports', 'scans']) opening.result.createObjectStore(name, { keyPath: 'id' })
+          for (const name of ['columns', 'rejects', 'documents', 'snapshots', 'scanPages'])
+            opening.result.createObjectStore(name)
+        }
+        opening.onsuccess = () => resolve()
+      }),
+  )
+  const now = await context.newPage()
+  await now.goto('/')
+  await expect(now.getByRole('alert')).toHaveText(/A tab with an earlier Sickle holds this workspace\. Close it/)
+  await older.close()
+  await expect(now.getByRole('alert')).toHaveCount(0)
+  await expect(now.getByRole('button', { name: 'Load the demo' })).toBeVisible()
+})

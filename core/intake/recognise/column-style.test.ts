@@ -1,4 +1,5 @@
 import type { Cell } from '../opened-file'
+import { readValue } from '../read-value'
 import { columnStyle, styleVotes } from './column-style'
 
 const file = { number: { decimal: '.' as const, group: ',' as const }, order: 'dmy' as const }
@@ -34,4 +35,26 @@ test('days that are figures: counted by spreadsheets, or since 1970', () => {
   expect(styleOf('created', [1_780_000_000_000, 1_779_000_000_000]).style.days).toBe('milliseconds')
   expect(styleOf('Date', [20_260_501, 20_260_502]).style.days).toBeUndefined()
   expect(styleOf('Price', [12, 13]).style.days).toBeUndefined()
+})
+
+test.each([
+  ['Restricted', ['yes', 'no'], 'restricted'],
+  ['Is it gated?', ['Y', 'n'], 'restricted'],
+  ['Gesperrt', ['ja', 'nein'], 'restricted'],
+  ['Interdit', ['oui', 'non'], 'restricted'],
+  ['Unrestricted', ['yes', 'no'], 'allowed'],
+  ['Can list', ['Yes', 'No'], 'allowed'],
+  ['Erlaubt', ['ja', 'nein'], 'allowed'],
+  ['Restricted', ['yes', 'ask first'], undefined],
+  ['Status', ['yes', 'no'], undefined],
+  ['Restricted', [], undefined],
+])('under the heading %s, %j: a plain yes says %s', (heading, cells, yes) => {
+  expect(styleOf(heading, cells).style.yes).toBe(yes)
+})
+
+test('a plain answer is read by what its heading asks, other words are the words they are', () => {
+  const style = { ...file, yes: 'restricted' as const }
+  const said = (cell: string) => readValue(cell, 'text', style).value
+  expect(['yes', 'No', 'ja', 'nein', 'oui', 'FALSE', 'ask first'].map(said)).toEqual(['restricted', 'not restricted', 'restricted', 'not restricted', 'restricted', 'not restricted', 'ask first']) // prettier-ignore
+  expect(readValue('yes', 'text', { ...style, yes: undefined }).value).toBe('yes')
 })
