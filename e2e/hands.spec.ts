@@ -179,7 +179,7 @@ test('a decision that cannot be written is taken back, and a workspace spoilt at
         }),
       [store, JSON.stringify(key), name, value] as [string, string, string, unknown],
     )
-  await spoil('columns', 'price', 'rows', 2)
+  await spoil('columns', 'price', 'rows', 7)
   await spoil('documents', 'sheaves', 'value', { open: 'first', sheaves: [] })
   await page.reload()
   await expect(page.getByText(/^What is kept of (market|supplier)\.csv is not as it was brought in/)).toBeVisible()

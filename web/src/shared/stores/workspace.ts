@@ -82,9 +82,8 @@ export const useWorkspace = defineStore('workspace', () => {
   })
   /** Looks through what rests once the screen stands: what was worked out last is no proof of it. */
   async function audit(): Promise<void> {
-    const before = version.value
-    if (state.value !== 'ready' || !(await services.engine.call('audit', [])) || before !== version.value) return
-    await reload()
+    // once something is found, nothing that was worked out is left: all is loaded anew, whatever came between
+    if (state.value === 'ready' && (await services.engine.call('audit', []))) await reload()
   }
   /** the ledger with what is set aside marked */
   const entries = computed(() => ledger.value.map((e) => ({ ...e, spoilt: e.spoilt ?? summary.value.spoilt[e.id] })))
