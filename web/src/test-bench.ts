@@ -72,15 +72,6 @@ export function testBench(some: Partial<Services> = {}): TestBench {
   return { services, bring, app, clock }
 }
 
-/** Waits until what is shown has come to rest: for that a question is answered, however many turns it takes. */
-export async function until(isSo: () => boolean, what = 'it'): Promise<void> {
-  for (let turn = 0; turn < 2000; turn++) {
-    if (isSo()) return
-    await new Promise((resolve) => setTimeout(resolve))
-  }
-  throw new Error(`${what} never came to be`)
-}
-
 /** Three goods on one market and two offers for them: small enough to work out by hand. */
 export const listingsCsv = `Item ID,Title,Seller,Price (EUR),Shipping,Units sold last 30 days,Rating,Reviews,Category,EAN
 A1,"Balcony hook 4-pack, black",Hedge End Co.,12.90,0.00,40,4.6,120,Garden/Hooks,4006381333931

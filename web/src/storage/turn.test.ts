@@ -1,3 +1,4 @@
+import { until } from '@/until'
 import { Turn, type News, type Role } from './turn'
 
 /** Locks as the Web Locks API describes them, for one name: ifAvailable, steal and a queue. */
@@ -40,7 +41,6 @@ function tab(locks: FakeLocks, channel?: BroadcastChannel) {
   )
   return { turn, roles, heard }
 }
-const settle = () => new Promise((resolve) => setTimeout(resolve, 5))
 
 test('the first tab writes, the second follows and takes its place when it goes', async () => {
   const locks = new FakeLocks()
@@ -48,8 +48,7 @@ test('the first tab writes, the second follows and takes its place when it goes'
   expect(await a.turn.begin()).toBe('writer')
   expect(await b.turn.begin()).toBe('follower')
   locks.close()
-  await settle()
-  expect(b.turn.role).toBe('writer')
+  await until(() => b.turn.role === 'writer', 'its turn')
 })
 
 test('a take-over turns the writer into a follower, and back', async () => {
@@ -58,11 +57,11 @@ test('a take-over turns the writer into a follower, and back', async () => {
   await a.turn.begin()
   await b.turn.begin()
   await b.turn.takeOver()
-  await settle()
-  expect([a.turn.role, b.turn.role]).toEqual(['follower', 'writer'])
+  await until(() => a.turn.role === 'follower', 'the other to follow')
+  expect(b.turn.role).toBe('writer')
   await a.turn.takeOver()
-  await settle()
-  expect([a.turn.role, b.turn.role]).toEqual(['writer', 'follower'])
+  await until(() => b.turn.role === 'follower', 'the other to follow')
+  expect(a.turn.role).toBe('writer')
   expect(a.roles).toEqual(['writer', 'follower', 'writer'])
 })
 
@@ -81,7 +80,7 @@ test('news reach the other tabs', async () => {
   const locks = new FakeLocks()
   const [a, b] = [tab(locks, one), tab(locks, other)]
   a.turn.tell({ about: 'document', name: 'rules' })
-  await new Promise((resolve) => setTimeout(resolve, 50))
+  await until(() => b.heard.length > 0, 'the news')
   expect(b.heard).toEqual([{ about: 'document', name: 'rules' }])
   expect(a.heard).toEqual([])
   one.close()

@@ -1,5 +1,6 @@
 import { emptyQuery } from '@sickle/core/engine'
-import { bringAll, testBench, until } from '@/test-bench'
+import { bringAll, testBench } from '@/test-bench'
+import { until } from '@/until'
 import { useQuery } from './query'
 import { useSheaf } from './sheaf'
 import { useWorkspace } from './workspace'

@@ -1,7 +1,8 @@
 import { FarMarket } from '@sickle/standins'
 import { noLimits, type ScanPlan } from '@sickle/core/scan'
 import { listImports } from '@/storage/imports'
-import { testBench, until } from '@/test-bench'
+import { testBench } from '@/test-bench'
+import { until } from '@/until'
 import { useJobs } from './jobs'
 import { progressNote, useScans } from './scans'
 

@@ -7,6 +7,7 @@ import { servicesKey, type Services } from '@/app/services'
 import { useJobs } from '@/shared/stores/jobs'
 import { useSettings } from '@/shared/stores/settings'
 import { openDatabase } from '@/storage/database'
+import { until } from '@/until'
 import { useGather } from './gather-store'
 
 const recogniser = new Recogniser()
@@ -31,7 +32,11 @@ function setup(name = `gather-${n++}`) {
     async call(method: string, [file, sheet, third, learned]: [File, string | null, number | Mapping, Learned], options?: { signal?: AbortSignal }) {
       const opened = await openFile(file, sheet)
       if (method === 'preview') return previewRows(opened, third as Mapping, 8)
-      if (held.plan) await Promise.race([held.plan, new Promise((_, reject) => options?.signal?.addEventListener('abort', () => reject(new Problem('cancelled'))))])
+      if (held.plan) await Promise.race([held.plan, new Promise((_, reject) => {
+        const stop = () => reject(new Problem('cancelled'))
+        if (options?.signal?.aborted) stop()
+        options?.signal?.addEventListener('abort', stop)
+      })])
       const { name, format, encoding, delimiter, sheet: s, sheets, notes, headings, warnings, sample } = opened
       const holds = headings.map((_, at) => holdingOf(sample.map((r) => r.cells[at] ?? null)))
       const file_ = { name, format, encoding, delimiter, sheet: s, sheets, notes, headings, warnings, holds, firstRows: sample.slice(0, 6) }
@@ -59,10 +64,14 @@ function setup(name = `gather-${n++}`) {
   return { gather: useGather(), brought, held, restarts, name }
 }
 const csv = 'Item ID,Title,Seller,Price (EUR),Gizmo\nA1,Bell,Wren,3.50,4\nA2,Lead,Tern,9.00,17\nA3,Mat,Wren,12.00,0\n'
-const jobsDone = async () => {
-  for (let i = 0; i < 400 && useJobs().jobs.some((j) => j.state === 'running' || j.state === 'waiting'); i++)
-    await new Promise((resolve) => setTimeout(resolve, 5))
-  await new Promise((resolve) => setTimeout(resolve, 30))
+/** What was brought in is done, and the next file, if one waits, is open. */
+async function jobsDone(): Promise<void> {
+  await until(() => useJobs().jobs.every((j) => j.state !== 'running' && j.state !== 'waiting'), 'the jobs')
+  const gather = useGather()
+  await until(
+    () => gather.opening === null && (gather.waiting.length === 0 || gather.current !== null),
+    'the next file',
+  )
 }
 
 test('a file is opened, asked about, answered and brought in; the next one opens by itself', async () => {
@@ -135,8 +144,7 @@ test('opening can be stopped, without a word of failure', async () => {
   const { gather, held } = setup()
   held.plan = new Promise(() => undefined)
   const offered = gather.offer([fileOf('a.csv', csv)])
-  await new Promise((resolve) => setTimeout(resolve, 20))
-  expect(gather.opening?.file).toBe('a.csv')
+  await until(() => gather.opening?.file === 'a.csv', 'the opening')
   gather.stopOpening()
   await offered
   expect([gather.opening, gather.current, gather.failures]).toEqual([null, null, []])
@@ -172,6 +180,5 @@ test('a needed column that lacks keeps the file from coming in, by name', async 
   await gather.bring()
   expect(brought).toEqual([])
   void gather.skip()
-  await new Promise((resolve) => setTimeout(resolve))
-  expect(gather.current).toBeNull()
+  await until(() => gather.current === null, 'the file to go')
 }) // prettier-ignore

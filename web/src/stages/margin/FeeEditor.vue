@@ -74,6 +74,11 @@ const share = () =>
     JSON.stringify(scheduleToJson(schedule.value), null, 2),
     'application/json',
   )
+const amounts = [
+  { name: 'fixedE4', label: 'Fixed part' },
+  { name: 'minE4', label: 'Least' },
+  { name: 'maxE4', label: 'Most' },
+] as const
 const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElement).value as T
 </script>
 
@@ -141,28 +146,12 @@ const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElem
               @change="(ratio) => change(i, { ratio })"
             />
           </td>
-          <td class="num">
+          <td v-for="a in amounts" :key="a.name" class="num">
             <MoneyField
-              :value="l.fixedE4"
+              :value="l[a.name]"
               :currency="schedule.currency"
-              :label="`Fixed part of ${l.label}`"
-              @change="(fixedE4) => change(i, { fixedE4 })"
-            />
-          </td>
-          <td class="num">
-            <MoneyField
-              :value="l.minE4"
-              :currency="schedule.currency"
-              :label="`Least of ${l.label}`"
-              @change="(minE4) => change(i, { minE4 })"
-            />
-          </td>
-          <td class="num">
-            <MoneyField
-              :value="l.maxE4"
-              :currency="schedule.currency"
-              :label="`Most of ${l.label}`"
-              @change="(maxE4) => change(i, { maxE4 })"
+              :label="`${a.label} of ${l.label}`"
+              @change="(e4) => change(i, { [a.name]: e4 })"
             />
           </td>
           <td>
