@@ -7,18 +7,6 @@ import { defineConfig } from 'eslint/config'
 import ts from 'typescript-eslint'
 import vueParser from 'vue-eslint-parser'
 
-/** Imports point inward only: what each part of the house may not reach. */
-const forbid = (...patterns) => ({
-  'no-restricted-imports': ['error', { patterns: patterns.map(([group, message]) => ({ group, message })) }],
-})
-const noWeb = [['@sickle/web*', '**/web/src/**'], 'nothing imports web']
-const noServer = [['@sickle/server*', '**/server/**', 'express'], 'only the server knows Express']
-const noVue = [['vue', 'vue-*', 'pinia', 'naive-ui', 'd3*', 'idb'], 'the core knows no interface and no storage']
-const noStandins = [['@sickle/standins*', '**/standins/**'], 'only the server and tests know the stand-ins']
-const coreDoor = [['@sickle/core/*/*', '**/../../*/!(index)*'], 'a core folder is entered by its index.ts']
-
-const stages = ['gather', 'demand', 'finds', 'margin', 'sheaves', 'launch']
-
 export default defineConfig(
   { ignores: ['**/dist/', '**/coverage/', 'playwright-report/', 'test-results/'] },
   js.configs.recommended,
@@ -82,7 +70,6 @@ export default defineConfig(
     files: ['core/**/*.ts'],
     ignores: ['core/**/*.test.ts'],
     rules: {
-      ...forbid(noWeb, noServer, noVue, noStandins, coreDoor),
       'no-restricted-globals': [
         'error',
         'document',
@@ -100,20 +87,5 @@ export default defineConfig(
       ],
     },
   },
-  { files: ['standins/**/*.ts'], rules: forbid(noWeb, noServer, noVue) },
-  { files: ['server/**/*.ts'], rules: forbid(noWeb, noVue) },
-  {
-    files: ['web/src/**/*.{ts,vue}'],
-    ignores: ['**/*.test.ts'],
-    rules: forbid(noServer, noStandins, [['@sickle/core/*/*'], 'by its door']),
-  },
-  // A stage never imports another stage: what two need moves to shared/.
-  ...stages.map((stage) => ({
-    files: [`web/src/stages/${stage}/**/*.{ts,vue}`],
-    rules: forbid(noServer, noStandins, [
-      stages.filter((s) => s !== stage).flatMap((s) => [`**/${s}/*`, `@/stages/${s}/*`]),
-      'a stage never imports another stage',
-    ]),
-  })),
   prettier,
 )

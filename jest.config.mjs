@@ -20,6 +20,7 @@ export default {
     node('core'),
     node('standins'),
     node('server'),
+    node('tools'),
     {
       ...base,
       displayName: 'web',

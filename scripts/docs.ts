@@ -1,7 +1,7 @@
 // Writes the record kinds into docs/formats.md and the connector contract into docs/connector.openapi.json. Run: npm run docs
 import { readFileSync, writeFileSync } from 'node:fs'
 import { contract } from '../core/scan'
-import { formatsPage } from '../core/intake/formats-page'
+import { formatsPage } from '../core/records/formats-page'
 
 const path = new URL('../docs/formats.md', import.meta.url)
 const page = readFileSync(path, 'utf8')

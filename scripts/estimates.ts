@@ -2,7 +2,8 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { recognitionMarks } from './recognition-marks'
 import { buildCatalog, ItemMaker, noCorrections, plainRules, type Item } from '../core/catalog'
-import { importRows, openFile, proposeMapping, type Capture } from '../core/intake'
+import { importRows, openFile, proposeMapping } from '../core/intake'
+import type { Capture } from '../core/records'
 import { demoBytes } from '../server/src/demo-bytes'
 import {
   demoFiles,

@@ -1,6 +1,7 @@
 import { buildCatalog, ItemMaker, noCorrections, plainRules, type Item } from '@sickle/core/catalog'
 import { isValidGtin } from '@sickle/core/identity'
-import { importRows, openFile, openQuestions, proposeMapping, type Capture } from '@sickle/core/intake'
+import { importRows, openFile, openQuestions, proposeMapping } from '@sickle/core/intake'
+import type { Capture } from '@sickle/core/records'
 import { scheduleFromJson } from '@sickle/core/margin'
 import { demoFiles, demoRates, demoSchedules, makeWorld, markets, type World } from '.'
 

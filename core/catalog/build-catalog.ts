@@ -1,9 +1,10 @@
 import { joinListings, type JoinOptions } from '../goods'
-import type { Capture } from '../intake'
+import type { Capture } from '../records'
 import { stopIfCancelled } from '../problem'
-import { mergeOffers, type Offer } from '../supply'
+import { mergeOffers } from '../supply'
 import type { Table } from '../tables'
 import { categorySeasons, mergeTerms } from '../terms'
+import type { Catalog } from './catalog'
 import { ListingIndex } from './find-listing'
 import { itemLives } from './item-lives'
 import { itemReach } from './item-reach'
@@ -14,27 +15,6 @@ import { noCorrections, type Corrections } from './rules'
 import { salesBlock, type SalesBlock } from './sales-block'
 import { fillFromStores } from './stores-in-listings'
 import { unpublishedUnits } from './unpublished-units'
-
-/** Everything gathered, as columns: listings, their sales, which of them are the same goods, and what suppliers offer. */
-export interface Catalog {
-  /** one row a listing */
-  listings: Table
-  sales: SalesBlock
-  /** listing → item */
-  itemOf: Int32Array
-  /** item → its listings: `members` from `starts[item]` up to `starts[item + 1]` */
-  starts: Int32Array
-  members: Int32Array
-  /** stage of life, one row an item */
-  life: Table
-  /** what competing offers, clips and advertisements say, one row an item */
-  reach: Table
-  /** units of listings whose sales nobody publishes, one row a listing */
-  unpublished: Table
-  /** market → the last day its figures speak of: its windows end there */
-  windowEnds: Record<string, number>
-  offers: Offer[]
-}
 
 export interface WorkOptions {
   signal?: AbortSignal

@@ -1,5 +1,5 @@
 import { buildCatalog, costOf, ItemMaker, noCorrections, plainRules, type Corrections, type SellerRules } from '.'
-import type { Capture, KindName } from '../intake'
+import type { Capture, KindName } from '../records'
 import { assumedFees } from '../margin'
 import { TableBuilder, type RowRecord } from '../tables'
 

@@ -1,4 +1,5 @@
 export * from './build-catalog'
+export type { Catalog } from './catalog'
 export * from './grade'
 export * from './item'
 export * from './item-costs'

@@ -1,6 +1,6 @@
 import type { SeasonIndex } from '../demand'
 import type { Table } from '../tables'
-import type { Catalog } from './build-catalog'
+import type { Catalog } from './catalog'
 import { LifeTable } from './life-table'
 import { ListingReader } from './listing'
 import { seriesAt } from './sales-block'

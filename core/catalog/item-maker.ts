@@ -1,6 +1,6 @@
 import { titleSignature } from '../goods'
 import { OfferFinder } from '../supply'
-import type { Catalog } from './build-catalog'
+import type { Catalog } from './catalog'
 import { describeItem } from './describe-item'
 import { ListingIndex } from './find-listing'
 import type { Item } from './item'

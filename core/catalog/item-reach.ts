@@ -1,4 +1,4 @@
-import type { Capture } from '../intake'
+import type { Capture } from '../records'
 import {
   joinSeveral,
   numberAt,

@@ -1,6 +1,6 @@
 import type { Choice } from '../demand'
 import { textColumn } from '../tables'
-import type { Catalog } from './build-catalog'
+import type { Catalog } from './catalog'
 import { ListingReader, type Listing } from './listing'
 import { seriesAt } from './sales-block'
 import { unitsInWindow } from './units-in-window'

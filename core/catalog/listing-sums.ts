@@ -1,5 +1,5 @@
 import { wilsonInterval, type ProportionInterval } from '../demand'
-import type { Catalog } from './build-catalog'
+import type { Catalog } from './catalog'
 import { worstGrade, type Grade } from './grade'
 import { toHome } from './home-amount'
 import { ListingReader } from './listing'

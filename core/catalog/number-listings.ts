@@ -1,4 +1,4 @@
-import type { Capture, KindName } from '../intake'
+import type { Capture, KindName } from '../records'
 import { textAt, textColumn } from '../tables'
 
 /** Which listing each row of a capture speaks of. For sales only the first row of a run of one listing is named. */

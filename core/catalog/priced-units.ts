@@ -1,5 +1,5 @@
 import type { PricedUnits } from '../demand'
-import type { Capture } from '../intake'
+import type { Capture } from '../records'
 import { rowReader } from '../tables'
 import { listingKey } from './listing'
 

@@ -1,6 +1,6 @@
 import { textColumn } from '../tables'
 import type { SoldTitle } from '../words'
-import type { Catalog } from './build-catalog'
+import type { Catalog } from './catalog'
 import { ListingReader } from './listing'
 import { seriesAt } from './sales-block'
 import { unitsInWindow } from './units-in-window'

@@ -1,4 +1,4 @@
-import type { Capture } from '../intake'
+import type { Capture } from '../records'
 import { numberAt, numbers, textAt, textColumn, type Table, type TextColumn } from '../tables'
 
 interface StoreFacts {

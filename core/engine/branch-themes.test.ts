@@ -1,6 +1,6 @@
 import { branchThemes, measure } from '.'
 import { buildCatalog, ItemMaker, noCorrections, plainRules } from '../catalog'
-import type { Capture } from '../intake'
+import type { Capture } from '../records'
 import { TableBuilder, type RowRecord } from '../tables'
 
 const captureOf = (rows: RowRecord[]): Capture => {

@@ -1,6 +1,6 @@
 import { buildCatalog, ItemMaker, noCorrections, plainRules } from '../catalog'
 import { wilsonInterval } from '../demand'
-import type { Capture } from '../intake'
+import type { Capture } from '../records'
 import { TableBuilder } from '../tables'
 import { bestBranch, categoryTree, compareWordings, Finder, listingsAnswering, listingsOfStores, makeFigures, seenColumns, TextSearch, emptyQuery } from '.' // prettier-ignore
 

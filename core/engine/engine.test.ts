@@ -17,7 +17,7 @@ import {
   type Query,
 } from '.'
 import { buildCatalog, ItemMaker, noCorrections, plainRules, type Item } from '../catalog'
-import type { Capture } from '../intake'
+import type { Capture } from '../records'
 import { TableBuilder, type Table } from '../tables'
 
 const markets = ['Marrowgate', 'Gavelhop', 'Fernhand']

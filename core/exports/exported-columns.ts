@@ -1,5 +1,6 @@
 import { isoDay } from '../identity'
-import { keptFields, recordKind, tiersFromText, type FieldType, type KindName } from '../intake'
+import { keptFields, recordKind, type FieldType, type KindName } from '../records'
+import { tiersFromText } from '../notation'
 import { numberAt, numbers, textAt, textColumn, type Table } from '../tables'
 
 /** A column as it leaves Sickle: plain values in the units people use, no codes and no scaled whole numbers. */

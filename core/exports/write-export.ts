@@ -1,7 +1,7 @@
 import { parquetWriteBuffer } from 'hyparquet-writer'
 import writeBook from 'write-excel-file/universal'
 import { dayOfIso } from '../identity'
-import { writeCsv } from '../intake'
+import { writeCsv } from '../notation'
 import type { ExportedColumn } from './exported-columns'
 
 import type { ExportFormat } from './export-formats'

@@ -2,11 +2,12 @@ import fc from 'fast-check'
 import { exportedColumns, writeExport, type ExportFormat } from '../exports'
 import { gtinCheckDigit } from '../identity'
 import { TableBuilder, type RowRecord } from '../tables'
-import { importRows } from './import-rows'
-import { openFile } from './open-file'
-import { proposeMapping } from './propose-mapping'
+import { importRows } from './read/import-rows'
+import { openFile } from './open/open-file'
+import { proposeMapping } from './recognise/propose-mapping'
 import { Recogniser } from './recognise/guess-columns'
-import { isNumeric, keptFields, recordKinds, type Field, type RecordKind } from './record-kinds'
+import { isNumeric, keptFields, recordKinds } from '../records/record-kinds'
+import type { Field, RecordKind } from '../records/field'
 
 const recogniser = new Recogniser()
 const now = Date.UTC(2026, 11, 1)

@@ -1,5 +1,9 @@
 import { readFileSync } from 'node:fs'
-import { importRows, openFile, openQuestions, proposeMapping, tiersFromText } from '.'
+import { importRows } from './read/import-rows'
+import { openFile } from './open/open-file'
+import { openQuestions } from './recognise/questions'
+import { proposeMapping } from './recognise/propose-mapping'
+import { tiersFromText } from '../notation/tiers'
 import { isValidGtin } from '../identity'
 import { numbers, textColumn, textAt } from '../tables'
 

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { e4OfPlain, unguardFormula, writeCsv } from '../intake'
+import { e4OfPlain, unguardFormula, writeCsv } from '../notation'
 import { plainAmount } from '../money'
 import { Problem } from '../problem'
 import { checked } from '../schema'

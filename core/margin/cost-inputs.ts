@@ -1,4 +1,4 @@
-import type { Tier } from '../intake'
+import type { Tier } from '../notation'
 import { Problem } from '../problem'
 import type { FeeLine } from './fee-line'
 

@@ -1,4 +1,4 @@
-import { tierPrice } from '../intake'
+import { tierPrice } from '../notation'
 import { divideRounded, roundToMinor, toMillionths } from '../money'
 import { checkInputs, type CostInputs } from './cost-inputs'
 import { feeAmount, type FeeBases } from './fee-line'

@@ -1,4 +1,4 @@
-import { e4OfPlain } from '../intake'
+import { e4OfPlain } from '../notation'
 import { plainAmount } from '../money'
 import { Problem } from '../problem'
 import { checked } from '../schema'

@@ -11,7 +11,7 @@ import {
   roundToMinor,
   toE4,
 } from '.'
-import { e4OfPlain } from '../intake'
+import { e4OfPlain } from '../notation'
 
 /** ISO 4217 as the package currency-codes publishes it; withdrawn codes and metals have no minor unit. */
 const iso = codes.codes().filter((c) => isCurrencyCode(c) && !/^X/.test(c))

@@ -1,4 +1,4 @@
-import { keptFields, recordKind, type Field, type FieldType, type KindName } from '../intake'
+import { keptFields, recordKind, type Field, type FieldType, type KindName } from '../records'
 
 const types: Record<FieldType, object> = {
   text: { type: 'string' },

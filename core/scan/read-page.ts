@@ -1,6 +1,6 @@
-import { keptFields, rowReader, type Mapping, type RecordKind, type RejectedRow } from '../intake'
+import { isNumeric, keptFields, type RecordKind } from '../records'
+import { rowReader, type Mapping, type RejectedRow } from '../intake'
 import { TableBuilder, type Table } from '../tables'
-import { isNumeric } from '../intake'
 import { scanFilter, type LimitName } from './scan-filter'
 import type { ScanLimits } from './scan-plan'
 

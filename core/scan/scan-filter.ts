@@ -1,4 +1,4 @@
-import type { RecordKind } from '../intake'
+import type { RecordKind } from '../records'
 import type { RowRecord } from '../tables'
 import type { ScanLimits } from './scan-plan'
 

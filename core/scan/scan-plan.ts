@@ -1,4 +1,4 @@
-import { recordKind, type RecordKind } from '../intake'
+import { recordKind, type RecordKind } from '../records'
 import { lists, type ListName } from './contract'
 
 /** What is looked through, and how. */

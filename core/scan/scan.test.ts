@@ -13,7 +13,7 @@ import {
   type Fetched,
   type ScanPlan,
 } from '.'
-import { recordKind } from '../intake'
+import { recordKind } from '../records'
 import { Problem } from '../problem'
 import { numbers, TableBuilder, textAt, textColumn, type RowRecord, type Table } from '../tables'
 

@@ -1,5 +1,6 @@
 import { findPackCount, sameFrom, TitleIndex, titleSignature, type Likeness, type TitleSignature } from '../goods'
-import { tiersFromText, type Capture, type Tier } from '../intake'
+import { tiersFromText, type Tier } from '../notation'
+import type { Capture } from '../records'
 import { rowReader } from '../tables'
 
 /** A supplier's offer, latest import of each. Money in its own currency. */

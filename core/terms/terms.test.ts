@@ -1,4 +1,4 @@
-import type { Capture } from '../intake'
+import type { Capture } from '../records'
 import { dayNumber } from '../identity'
 import { TableBuilder } from '../tables'
 import { hasWords, longerPhrases, mergeTerms, risingTerms, type Term } from '.'

@@ -7,7 +7,7 @@ import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './app/App.vue'
 import { createAppRouter } from './app/router'
-import { createServices } from './app/create-services'
-import { servicesKey } from './app/services'
+import { createServices } from './services/create-services'
+import { servicesKey } from './services/services'
 
 createApp(App).provide(servicesKey, createServices()).use(createPinia()).use(createAppRouter()).mount('#app')

@@ -1,5 +1,5 @@
 import { readFileSync, readdirSync } from 'node:fs'
-import type { KindName } from '../record-kinds'
+import type { KindName } from '../../records'
 
 /** A column of a file of the corpus: its heading, what a person takes it for, and how its cells are made. */
 export interface CorpusColumn {

@@ -1,6 +1,5 @@
-import type { OpenedFile } from '../opened-file'
-import type { ColumnUse, KindGuess, Surety } from '../recognise/guess-columns'
-import type { Evidence } from '../recognise/surety'
+import type { OpenedFile } from '../open/opened-file'
+import type { ColumnUse, KindGuess, Surety, Evidence } from '../recognise/guess'
 import type { CorpusFile } from './read-corpus'
 
 export interface FileScore {

@@ -1,9 +1,14 @@
 import { normaliseGtin } from '../../identity'
 import { isCurrencyCode, recogniseCurrency } from '../../money'
-import { parseDay, type DateOrder } from '../day-style'
-import { plainNumber, type NumberStyle } from '../number-style'
-import { isBlank, type Cell } from '../opened-file'
-import { tiersFromCell } from '../tiers'
+import {
+  isBlank,
+  parseDay,
+  plainNumber,
+  tiersFromCell,
+  type DateOrder,
+  type NumberStyle,
+  type Cell,
+} from '../../notation'
 import { fold } from './heading'
 import { isOneOf, type ValueList } from './value-words'
 

@@ -1,5 +1,5 @@
-import type { Cell } from '../opened-file'
-import { readValue } from '../read-value'
+import type { Cell } from '../../notation/cell'
+import { readValue } from '../read/read-value'
 import { columnStyle, styleVotes } from './column-style'
 
 const file = { number: { decimal: '.' as const, group: ',' as const }, order: 'dmy' as const }

@@ -1,6 +1,16 @@
-import { orderOfVotes, orderVotes, type DateOrder, type OrderVotes } from '../day-style'
-import { numberVotes, plainNumber, styleOfVotes, type NumberStyle, type NumberVotes } from '../number-style'
-import { isBlank, type Cell } from '../opened-file'
+import {
+  isBlank,
+  numberVotes,
+  orderOfVotes,
+  orderVotes,
+  plainNumber,
+  styleOfVotes,
+  type DateOrder,
+  type OrderVotes,
+  type NumberStyle,
+  type NumberVotes,
+  type Cell,
+} from '../../notation'
 import { fold, readHeading } from './heading'
 import { isOneOf } from './value-words'
 

@@ -1,51 +1,14 @@
-import type { DateOrder } from '../day-style'
-import type { NumberStyle } from '../number-style'
-import { isBlank, type Cell, type OpenedFile } from '../opened-file'
-import { recordKinds, type KindName, type Language } from '../record-kinds'
-import { holdingOf, type Holding } from '../holding'
-import type { Learned } from '../learned'
-import { profileOf, type ColumnProfile } from './column-profile'
-import type { ColumnStyle } from './column-style'
-import { guessKind } from './guess-kind'
+import { isBlank } from '../../notation'
+import type { OpenedFile } from '../open/opened-file'
+import { recordKinds, type Language } from '../../records'
+import { holdingOf } from './holding'
+import { profileOf } from './column-profile'
+import { guessKind, type Styles } from './guess-kind'
+import type { KindGuess, SeenColumn } from './guess'
 import { readHeading, type Heading } from './heading'
-import type { Evidence } from './surety'
 import { costsBelow, sumsBetween } from './sums-between'
 import { placeWords } from './value-words'
-import { Vocabulary, type HeadingFits } from './vocabulary'
-
-/** What a column is taken for: a field of the kind, a price step, one day of a wide sales file, or nothing. */
-export type ColumnUse =
-  { as: 'field'; field: string } | { as: 'tier'; from: number } | { as: 'day'; day: number } | { as: 'unused' }
-
-/** How surely: of what is called sure, 99 in 100 are right (docs/estimates.md); 'said' is what the seller said of such a column before. */
-export type Surety = 'said' | 'sure' | 'likely' | 'unsure' | 'none'
-
-export interface ColumnGuess {
-  use: ColumnUse
-  surety: Surety
-  /** what it was judged by; null where nothing had to be judged */
-  evidence?: Evidence
-}
-
-export interface KindGuess {
-  kind: KindName
-  columns: ColumnGuess[]
-  /** figures the kind lives on that no column gives, each with a column that looks like it */
-  leftOut: { field: string; column: number | null }[]
-  /** how well the kind explains the file; only the order and the distance matter */
-  score: number
-  /** required fields for which no column was found */
-  missing: string[]
-}
-
-export interface Styles {
-  number: NumberStyle
-  order: DateOrder
-  /** what the seller has corrected before */
-  learned?: Learned | null
-  /** by place, where a column is written in a way of its own */
-  styles?: readonly ColumnStyle[]
-}
+import { Vocabulary } from './vocabulary'
 
 /** Two kinds that explain a file nearly as well: the distance of their scores below which the kind is asked about. */
 export const kindDoubt = 0.5
@@ -63,18 +26,6 @@ function doubtByKind(kinds: KindGuess[]): KindGuess[] {
     return c.surety === 'sure' && !isShared ? { ...c, surety: 'likely' as const } : c
   })
   return [{ ...best, columns }, ...others]
-}
-
-/** A column as the guess sees it. */
-export interface SeenColumn {
-  text: string
-  heading: Heading
-  fits: HeadingFits
-  profile: ColumnProfile
-  cells: readonly Cell[]
-  /** is it the product of two others, or one of those; or one of two amounts of which one is always lower? */
-  sum: 'product' | 'price' | 'units' | 'cost' | 'dearer' | null
-  holds: Holding
 }
 
 const rowsSeen = 240

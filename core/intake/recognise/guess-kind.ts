@@ -1,9 +1,9 @@
-import { parseDay } from '../day-style'
-import type { Field, RecordKind } from '../record-kinds'
-import { tierStart } from '../tiers'
-import { learnedUse } from '../learned'
+import { parseDay, tierStart, type DateOrder, type NumberStyle } from '../../notation'
+import type { Field, RecordKind } from '../../records'
+import { learnedUse, type Learned } from './learned'
 import { bestAssignment } from './best-assignment'
-import type { ColumnGuess, ColumnUse, KindGuess, SeenColumn, Styles } from './guess-columns'
+import type { ColumnGuess, ColumnUse, KindGuess, SeenColumn } from './guess'
+import type { ColumnStyle } from './column-style'
 import { rowNames } from './row-names'
 import { suretyOf } from './surety'
 import { valueFit } from './value-fit'
@@ -195,4 +195,13 @@ function specialColumns(kind: RecordKind, columns: readonly SeenColumn[], styles
             : ['tiers', 'tierFrom']
           : ['day', 'units'],
   }
+}
+
+export interface Styles {
+  number: NumberStyle
+  order: DateOrder
+  /** what the seller has corrected before */
+  learned?: Learned | null
+  /** by place, where a column is written in a way of its own */
+  styles?: readonly ColumnStyle[]
 }

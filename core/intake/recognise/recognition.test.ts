@@ -1,9 +1,9 @@
 import { buildFile } from '../corpus/build-file'
 import { readCorpus } from '../corpus/read-corpus'
 import { scoreFile, sumUp, type FileScore } from '../corpus/score'
-import { nothingLearned, type LearnedColumn } from '../learned'
-import { openFile } from '../open-file'
-import { proposeMapping } from '../propose-mapping'
+import { nothingLearned, type LearnedColumn } from './learned'
+import { openFile } from '../open/open-file'
+import { proposeMapping } from './propose-mapping'
 import { Recogniser } from './guess-columns'
 
 const recogniser = new Recogniser()

@@ -1,5 +1,5 @@
-import type { RecordKind } from '../record-kinds'
-import type { ColumnUse, SeenColumn } from './guess-columns'
+import type { RecordKind } from '../../records'
+import type { ColumnUse, SeenColumn } from './guess'
 
 /**
  * Do the rows of a file come again as those of the kind do? A listing stands once; a sale names its listing day after day; an offer

@@ -1,13 +1,4 @@
-import type { Surety } from './guess-columns'
-
-export interface Evidence {
-  /** what all columns together lose if this one is taken for something else, or for nothing */
-  regret: number
-  /** how well the heading names the field, 0 to 1 */
-  heading: number
-  /** what the cells say */
-  values: number
-}
+import type { Evidence, Surety } from './guess'
 
 export interface SuretyBounds {
   /** least regret to be sure */

@@ -1,5 +1,6 @@
-import type { Cell } from '../opened-file'
-import { recordKind, type KindName } from '../record-kinds'
+import type { Cell } from '../../notation/cell'
+import { recordKind } from '../../records/record-kinds'
+import type { KindName } from '../../records/field'
 import { profileOf } from './column-profile'
 import { valueFit } from './value-fit'
 import { placeWords } from './value-words'

@@ -1,4 +1,4 @@
-import type { Field } from '../record-kinds'
+import type { Field } from '../../records'
 import type { ColumnProfile } from './column-profile'
 
 /**

@@ -1,4 +1,5 @@
-import { languages, recordKinds } from '../record-kinds'
+import { languages } from '../../records/field'
+import { recordKinds } from '../../records/record-kinds'
 import { readHeading } from './heading'
 import { Vocabulary } from './vocabulary'
 

@@ -1,4 +1,4 @@
-import { languages, type Language, type RecordKind } from '../record-kinds'
+import { languages, type Language, type RecordKind } from '../../records'
 import { readHeading, type Heading } from './heading'
 
 interface Phrase {

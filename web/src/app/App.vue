@@ -4,7 +4,7 @@ import { computed, provide, watch } from 'vue'
 import { useSettings } from '@/shared/stores/settings'
 import { decimalMarkKey } from '@/shared/use-typed'
 import AppFrame from './AppFrame.vue'
-import { useTheme } from './theme'
+import { useTheme } from '@/shared/theme/use-theme'
 
 const settings = useSettings()
 const theme = useTheme()

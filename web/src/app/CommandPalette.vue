@@ -10,7 +10,7 @@ import { useFollow } from '@/shared/use-follow'
 import { activeKeys } from '@/shared/use-keys'
 import { useLatest } from '@/shared/use-latest'
 import HouseModal from '@/shared/widgets/HouseModal.vue'
-import { useServices } from './services'
+import { useServices } from '@/services/services'
 import { stages } from './stages'
 
 /** Everything by name: places, acts, and all that is gathered. */

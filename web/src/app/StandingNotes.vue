@@ -5,7 +5,7 @@ import { Problem } from '@sickle/core/problem'
 import { plural } from '@/shared/format'
 import { useSetAside } from '@/shared/stores/set-aside'
 import { useWorkspace } from '@/shared/stores/workspace'
-import { useServices } from './services'
+import { useServices } from '@/services/services'
 
 /** What a seller must know of what rests in this browser: above every stage until it is dealt with. */
 const services = useServices()

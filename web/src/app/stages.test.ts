@@ -1,11 +1,11 @@
 import { mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { createMemoryHistory } from 'vue-router'
-import { bringAll, testBench } from '@/test-bench'
-import { until } from '@/until'
+import { bringAll, testBench } from '@/testing/workbench'
+import { until } from '@/testing/until'
 import App from './App.vue'
 import { createAppRouter } from './router'
-import { servicesKey } from './services'
+import { servicesKey } from '@/services/services'
 
 /** The whole application in one piece, over the workers' own methods: each stage shows the figures that are worked out by hand. */
 

@@ -1,5 +1,5 @@
 import type { Item } from '@sickle/core/catalog'
-import { bringAll, testBench } from '@/test-bench'
+import { bringAll, testBench } from '@/testing/workbench'
 import { canIGetIt, howItChanges, howPriceTells, isItSelling, isThereRoom, mayIListIt, whatDoesItSellFor, whatDoIMake, whatIsEstimated, whatIsPosted, whenInTheMonth, whenItSells, whichOptions, whichWords, whoSellsIt, willItLast } from './answers' // prettier-ignore
 import { useWorkspace } from './stores/workspace'
 

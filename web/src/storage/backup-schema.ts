@@ -1,5 +1,5 @@
 import { mixed } from 'yup'
-import { recordKinds } from '@sickle/core/intake'
+import { recordKinds } from '@sickle/core/records'
 import { anyText, byName, listOf, oneOf, orNull, record, span, text, truth, whole } from '@sickle/core/schema'
 
 const digest = () => text(64).matches(/^[0-9a-f]{64}$/, 'is no SHA-256')

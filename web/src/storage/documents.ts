@@ -1,7 +1,8 @@
 import { Problem } from '@sickle/core/problem'
 import { firstFault } from '@sickle/core/schema'
-import { plain } from '../shared/plain'
-import { guardWrite, type Database } from './database'
+import { plain } from './plain'
+import { guardWrite } from './database'
+import type { Database } from './schema'
 import { documentForms, type DocumentName } from './document-forms'
 import { isSound, sealed } from './seal'
 

@@ -1,7 +1,8 @@
-import { recordKinds, type Capture } from '@sickle/core/intake'
+import { recordKinds, type Capture } from '@sickle/core/records'
 import { Problem } from '@sickle/core/problem'
 import { fromStored, toStored, type StoredColumn, type Table } from '@sickle/core/tables'
-import { guardWrite, type Database, type ImportEntry, type Rejects, type RestingColumn } from './database'
+import { guardWrite } from './database'
+import type { Database, ImportEntry, Rejects, RestingColumn } from './schema'
 import { isSound, sealed, type Sealed } from './seal'
 
 const ofSegment = (id: string, segment: number) => IDBKeyRange.bound([id, segment], [id, segment, []])

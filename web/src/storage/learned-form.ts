@@ -1,4 +1,5 @@
-import { recordKinds, type Learned } from '@sickle/core/intake'
+import { recordKinds } from '@sickle/core/records'
+import type { Learned } from '@sickle/core/intake'
 import { anyText, byName, listOf, oneOf, orNull, record, text, whole } from '@sickle/core/schema'
 
 const kind = () => oneOf(...recordKinds.map((k) => k.name))

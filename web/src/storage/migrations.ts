@@ -1,5 +1,5 @@
 import { packWords } from '@sickle/core/tables'
-import type { Database, ImportEntry, RestingColumn, Upgrade } from './database'
+import type { Database, ImportEntry, RestingColumn, Upgrade } from './schema'
 import { sealed, type Sealed } from './seal'
 
 /** One step from each version of the workspace's form to the next, all in the one transaction that opens it: it happens whole or not at all. */

@@ -3,7 +3,7 @@ import { unpackEntry, zipEntries, type ArchiveSource } from '@sickle/core/archiv
 import { Problem } from '@sickle/core/problem'
 import { checked } from '@sickle/core/schema'
 import { packWords, type StoredColumn, type WordBytes } from '@sickle/core/tables'
-import type { ImportEntry, Rejects } from './database'
+import type { ImportEntry, Rejects } from './schema'
 import { importSchema, manifestSchema } from './backup-schema'
 import { documentForms, documentNames } from './document-forms'
 

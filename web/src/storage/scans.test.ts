@@ -1,6 +1,7 @@
 import { noLimits, type ReadPage, type ScanPlan } from '@sickle/core/scan'
 import { TableBuilder } from '@sickle/core/tables'
-import { openDatabase, type ImportEntry } from './database'
+import { openDatabase } from './database'
+import type { ImportEntry } from './schema'
 import { listImports, saveSegment, sweepUnfinished } from './imports'
 import { newScan, type ScanEntry } from './scan-entry'
 import { addScan, changeScan, dropScan, finishScan, keepPage, keptPages, listScans, pagesDone } from './scans'

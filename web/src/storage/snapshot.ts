@@ -2,7 +2,7 @@ import type { Catalog, Corrections, SellerRules } from '@sickle/core/catalog'
 import type { FindRow } from '@sickle/core/engine'
 import { Problem } from '@sickle/core/problem'
 import { fromStored, toStored, type Column, type StoredColumn, type Table } from '@sickle/core/tables'
-import type { Database, ImportEntry } from './database'
+import type { Database, ImportEntry } from './schema'
 import { isSound, sealed } from './seal'
 
 /** What was worked out last, so that reopening does not work it out again. It is no part of the workspace: it can always be made anew. */

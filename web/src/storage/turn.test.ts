@@ -1,4 +1,4 @@
-import { until } from '@/until'
+import { until } from '@/testing/until'
 import { Turn, type News, type Role } from './turn'
 
 /** Locks as the Web Locks API describes them, for one name: ifAvailable, steal and a queue. */

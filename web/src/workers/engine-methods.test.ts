@@ -1,8 +1,9 @@
 import Papa from 'papaparse'
 import { noCorrections, plainRules } from '@sickle/core/catalog'
 import { emptyQuery, type Answer, type FindRow } from '@sickle/core/engine'
-import { bringAll, byHandE4, inPlace, listingsCsv, testBench } from '@/test-bench'
-import { openDatabase, type RestingColumn } from '@/storage/database'
+import { bringAll, byHandE4, inPlace, listingsCsv, testBench } from '@/testing/workbench'
+import { openDatabase } from '@/storage/database'
+import type { RestingColumn } from '@/storage/schema'
 import { listImports } from '@/storage/imports'
 import { engineMethods } from './engine-methods'
 

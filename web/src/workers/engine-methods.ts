@@ -9,7 +9,7 @@ import {
   type Query,
 } from '@sickle/core/engine'
 import type { ExportFormat } from '@sickle/core/exports'
-import type { Capture } from '@sickle/core/intake'
+import type { Capture } from '@sickle/core/records'
 import type { Table } from '@sickle/core/tables'
 import { openDatabase } from '../storage/database'
 import { auditImport, listImports, loadSound } from '../storage/imports'

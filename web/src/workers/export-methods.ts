@@ -1,6 +1,7 @@
 import { dataPackage, exportedColumns, writeExport, type ExportedColumn, type ExportFormat } from '@sickle/core/exports'
-import { recordKind } from '@sickle/core/intake'
-import { openDatabase, type Database, type ImportEntry } from '../storage/database'
+import { recordKind } from '@sickle/core/records'
+import { openDatabase } from '../storage/database'
+import type { Database, ImportEntry } from '../storage/schema'
 import { findImport, listImports, loadCaptures } from '../storage/imports'
 import type { CallContext } from './channel'
 

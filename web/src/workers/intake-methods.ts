@@ -5,15 +5,16 @@ import {
   proposeMapping,
   previewRows,
   Recogniser,
-  recordKind,
   type Learned,
   type Mapping,
   type OpenedFile,
   type OpenOptions,
 } from '@sickle/core/intake'
+import { recordKind } from '@sickle/core/records'
 import { restoreBackup, writeBackup } from '../storage/backup'
 import { stopIfCancelled } from '@sickle/core/problem'
-import { openDatabase, type ImportEntry } from '../storage/database'
+import { openDatabase } from '../storage/database'
+import type { ImportEntry } from '../storage/schema'
 import { enterImport, removeImport, saveSegment } from '../storage/imports'
 import type { CallContext } from './channel'
 import { exportMethods } from './export-methods'

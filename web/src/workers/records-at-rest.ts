@@ -1,4 +1,4 @@
-import type { Capture, KindName } from '@sickle/core/intake'
+import type { Capture, KindName } from '@sickle/core/records'
 import { recordsOf, type RowRecord } from '@sickle/core/tables'
 import { openDatabase } from '../storage/database'
 import { hasColumn, listImports, loadSound } from '../storage/imports'

@@ -1,5 +1,6 @@
 import { dayOfIso } from '@sickle/core/identity'
-import { isNumeric, type RejectedRow } from '@sickle/core/intake'
+import { isNumeric } from '@sickle/core/records'
+import type { RejectedRow } from '@sickle/core/intake'
 import { Problem, toProblemMessage } from '@sickle/core/problem'
 import {
   compareScans,
@@ -13,7 +14,8 @@ import {
   type SourcePage,
 } from '@sickle/core/scan'
 import { appendRows, numberAt, numbers, TableBuilder, textAt, textColumn, type Table } from '@sickle/core/tables'
-import { openDatabase, type Database, type ImportEntry } from '../storage/database'
+import { openDatabase } from '../storage/database'
+import type { Database, ImportEntry } from '../storage/schema'
 import { findImport, loadCaptures, removeImport, saveSegment } from '../storage/imports'
 import type { ScanEntry } from '../storage/scan-entry'
 import { changeScan, dropSpoiltPages, finishScan, keepPage, keptPages, pagesDone, readScan } from '../storage/scans'

@@ -1,4 +1,4 @@
-import type { Services } from '@/app/services'
+import type { Services } from '@/services/services'
 import type { DocumentName } from '@/storage/document-forms'
 
 /** letters of a document beyond which it is not noted: the platform keeps five million of all together */

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { keptDocument } from './document'
 
 /** What the seller has judged of each item by eye: names of the points that were ticked. */

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { shallowRef, watch } from 'vue'
 import type { FindRow } from '@sickle/core/engine'
 import type { Decision } from '@sickle/core/verdict'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { useSheaf } from './sheaf'
 import { useWorkspace } from './workspace'
 

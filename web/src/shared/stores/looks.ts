@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { keptDocument } from './document'
 import { useTurn } from './turn'
 

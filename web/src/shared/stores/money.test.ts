@@ -1,6 +1,6 @@
 import { assumedFees } from '@sickle/core/margin'
-import { bringAll, byHandE4, testBench } from '@/test-bench'
-import { until } from '@/until'
+import { bringAll, byHandE4, testBench } from '@/testing/workbench'
+import { until } from '@/testing/until'
 import { useUndo } from '../use-undo'
 import { useDrafts } from './drafts'
 import { useLive } from './live'

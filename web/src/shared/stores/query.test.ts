@@ -1,6 +1,6 @@
 import { emptyQuery } from '@sickle/core/engine'
-import { bringAll, testBench } from '@/test-bench'
-import { until } from '@/until'
+import { bringAll, testBench } from '@/testing/workbench'
+import { until } from '@/testing/until'
 import { useQuery } from './query'
 import { useSheaf } from './sheaf'
 import { useWorkspace } from './workspace'

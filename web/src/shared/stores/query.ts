@@ -14,8 +14,8 @@ import {
   type Query,
   type Span,
 } from '@sickle/core/engine'
-import { plain } from '@/shared/plain'
-import { useServices } from '@/app/services'
+import { plain } from '@/storage/plain'
+import { useServices } from '@/services/services'
 import { keptDocument } from './document'
 import { useSettings } from './settings'
 import { useSheaf } from './sheaf'

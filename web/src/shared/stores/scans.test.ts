@@ -1,8 +1,8 @@
 import { FarMarket } from '@sickle/standins'
 import { noLimits, type ScanPlan } from '@sickle/core/scan'
 import { listImports } from '@/storage/imports'
-import { testBench } from '@/test-bench'
-import { until } from '@/until'
+import { testBench } from '@/testing/workbench'
+import { until } from '@/testing/until'
 import { useJobs } from './jobs'
 import { progressNote, useScans } from './scans'
 

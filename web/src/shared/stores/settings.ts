@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { forgetColumn, nothingLearned, type Learned, type LearnedColumn } from '@sickle/core/intake'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { usualSettings, type Settings } from '@/storage/settings-form'
 import { keptDocument } from './document'
 

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { applyEvents, type Decision, type DecisionEvent, type Sheaf, type SheafBook } from '@sickle/core/verdict'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { keptDocument } from './document'
 import { useSteps, type Step } from './steps'
 

@@ -1,7 +1,7 @@
 import { jest } from '@jest/globals'
 import { createPinia, setActivePinia } from 'pinia'
 import { createApp } from 'vue'
-import { servicesKey, type Services } from '@/app/services'
+import { servicesKey, type Services } from '@/services/services'
 import { openDatabase } from '@/storage/database'
 import { useJobs } from './jobs'
 import { useRules } from './rules'

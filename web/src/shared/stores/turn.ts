@@ -3,7 +3,7 @@ import { ref } from 'vue'
 import { Problem } from '@sickle/core/problem'
 import { sweepUnfinished } from '@/storage/imports'
 import { Turn, type News, type Role } from '@/storage/turn'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 
 /** Whether this tab writes or follows another one, and what the tabs tell each other. */
 export const useTurn = defineStore('turn', () => {

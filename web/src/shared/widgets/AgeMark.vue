@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { ageWords } from '../age-words'
 import { dayInWords } from '../format'
 

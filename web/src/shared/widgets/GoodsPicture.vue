@@ -35,7 +35,7 @@ img,
 .tile {
   display: grid;
   place-items: center;
-  color: #47524a;
+  color: #3f4a43;
   font-family: var(--heading);
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { e4OfPlain } from '@sickle/core/intake'
+import { e4OfPlain } from '@sickle/core/notation'
 import { minorDigitsOf, plainAmount } from '@sickle/core/money'
 import { moneyE4 } from '@sickle/core/schema'
 import { faultIn } from '../fault-in'

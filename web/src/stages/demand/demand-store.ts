@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useLatest } from '@/shared/use-latest'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useTemplateRef } from 'vue'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { whatDoIMake } from '@/shared/answers'
 import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'

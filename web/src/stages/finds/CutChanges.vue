@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Cut, FindRow } from '@sickle/core/engine'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { count, dayInWords } from '@/shared/format'
 import { useQuery } from '@/shared/stores/query'
 import { useFollow } from '@/shared/use-follow'

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { exportFormats, type ExportFormat } from '@sickle/core/exports'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { downloadBytes } from '@/shared/download'
 import { count } from '@/shared/format'
 import { useJobs } from '@/shared/stores/jobs'
 import { useQuery } from '@/shared/stores/query'
 import { useSettings } from '@/shared/stores/settings'
-import { plain } from '@/shared/plain'
+import { plain } from '@/storage/plain'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
 
 /** What is found, as a file: every item that passes, in this order, with the columns that are seen. */

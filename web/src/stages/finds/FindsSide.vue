@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
 import { ref, watch } from 'vue'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { downloadText } from '@/shared/download'
 import { count } from '@/shared/format'
-import { plain } from '@/shared/plain'
+import { plain } from '@/storage/plain'
 import { toProblem } from '@/shared/problem'
 import { useQuery } from '@/shared/stores/query'
 import { useWorkspace } from '@/shared/stores/workspace'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Item } from '@sickle/core/catalog'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { mayIListIt } from '@/shared/answers'
 import { useLatest } from '@/shared/use-latest'
 

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { stageRules } from '@sickle/core/demand'
 import type { Item } from '@sickle/core/catalog'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { howItChanges, monthNames, weekdayNames, whenInTheMonth, whenItSells, willItLast } from '@/shared/answers'
 import { useLatest } from '@/shared/use-latest'
 import GradeMark from '@/shared/widgets/GradeMark.vue'

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Item, MemberListing } from '@sickle/core/catalog'
 import { priceLikeness, whyJoined, type Likeness } from '@sickle/core/goods'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import type { FindAlike } from '@/workers/look-methods'
 import { amount, currencySign, decimal, percent, plural } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Item } from '@sickle/core/catalog'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { whichOptions } from '@/shared/answers'
 import IntervalMark from '@/shared/charts/IntervalMark.vue'
 import { signedPercent } from '@/shared/format'

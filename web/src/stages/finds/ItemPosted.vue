@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Item } from '@sickle/core/catalog'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { whatIsPosted } from '@/shared/answers'
 import { amount, count, day } from '@/shared/format'
 import { useLatest } from '@/shared/use-latest'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Item } from '@sickle/core/catalog'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { whoSellsIt } from '@/shared/answers'
 import { useRules } from '@/shared/stores/rules'
 import { useTrail } from '@/shared/stores/trail'

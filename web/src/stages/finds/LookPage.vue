@@ -2,7 +2,7 @@
 import { NButton } from 'naive-ui'
 import { computed, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { whatDoIMake } from '@/shared/answers'
 import { percent } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'

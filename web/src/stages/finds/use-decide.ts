@@ -1,4 +1,4 @@
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { useSheaf } from '@/shared/stores/sheaf'
 import type { DecisionState } from '@sickle/core/verdict'
 

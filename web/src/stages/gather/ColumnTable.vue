@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { recordKind, type ColumnUse, type Surety } from '@sickle/core/intake'
+import { recordKind } from '@sickle/core/records'
+import type { ColumnUse, Surety } from '@sickle/core/intake'
 import { isoDay } from '@sickle/core/identity'
 import { useGather } from './gather-store'
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { NRadio, NRadioGroup, NSpace } from 'naive-ui'
 import { computed } from 'vue'
-import { answerOf, answerTo, openQuestions, type KindName, type Question } from '@sickle/core/intake'
+import { answerOf, answerTo, openQuestions, type Question } from '@sickle/core/intake'
+import type { KindName } from '@sickle/core/records'
 import { useGather } from './gather-store'
 
 /** Questions with a few answers: which kind of record the file holds, or how its cells are to be read. */

@@ -2,7 +2,7 @@
 import { NButton } from 'naive-ui'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { useJobs } from '@/shared/stores/jobs'
 import { useRules } from '@/shared/stores/rules'
 import { useTurn } from '@/shared/stores/turn'

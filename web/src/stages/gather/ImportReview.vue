@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
 import { computed } from 'vue'
-import { recordKind } from '@sickle/core/intake'
+import { recordKind } from '@sickle/core/records'
 import { useKeys } from '@/shared/use-keys'
 import { plural } from '@/shared/format'
 import ColumnTable from './ColumnTable.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { recordKinds, template, type KindName } from '@sickle/core/intake'
-import { useServices } from '@/app/services'
+import { recordKinds, template, type KindName } from '@sickle/core/records'
+import { useServices } from '@/services/services'
 import { downloadBytes, downloadText } from '@/shared/download'
 import { useJobs } from '@/shared/stores/jobs'
 import HousePopover from '@/shared/widgets/HousePopover.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { recordKind, type Field } from '@sickle/core/intake'
+import { recordKind, type Field } from '@sickle/core/records'
 import { isoDay } from '@sickle/core/identity'
 import type { RowValue } from '@sickle/core/tables'
 import { amount, percent, plural } from '@/shared/format'

@@ -2,13 +2,13 @@
 import { NButton } from 'naive-ui'
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import { exportFormats, type ExportFormat } from '@sickle/core/exports'
-import { recordKind } from '@sickle/core/intake'
-import { useServices } from '@/app/services'
+import { recordKind } from '@sickle/core/records'
+import { useServices } from '@/services/services'
 import { downloadBytes } from '@/shared/download'
 import { count } from '@/shared/format'
 import { useJobs } from '@/shared/stores/jobs'
 import { useTallList } from '@/shared/use-tall-list'
-import type { ImportEntry } from '@/storage/database'
+import type { ImportEntry } from '@/storage/schema'
 import HouseDrawer from '@/shared/widgets/HouseDrawer.vue'
 
 /** The records of one import as they rest, page by page, and the ways to take them out. */

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
 import { ref, watch } from 'vue'
-import { recordKinds, rejectedAsTable, writeCsv } from '@sickle/core/intake'
-import { useServices } from '@/app/services'
+import { recordKinds } from '@sickle/core/records'
+import { rejectedAsTable } from '@sickle/core/intake'
+import { writeCsv } from '@sickle/core/notation'
+import { useServices } from '@/services/services'
 import { downloadText } from '@/shared/download'
 import { plural } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
-import type { ImportEntry, Rejects } from '@/storage/database'
+import type { ImportEntry, Rejects } from '@/storage/schema'
 import { readRejects } from '@/storage/imports'
 import HouseDrawer from '@/shared/widgets/HouseDrawer.vue'
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { NAutoComplete, NButton } from 'naive-ui'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { recordKind } from '@sickle/core/intake'
+import { recordKind } from '@sickle/core/records'
 import { describeLimits, idsOf, lists, noLimits, type ListName, type ScanBy } from '@sickle/core/scan'
 import { count } from '@/shared/format'
-import { plain } from '@/shared/plain'
+import { plain } from '@/storage/plain'
 import { toProblem } from '@/shared/problem'
 import { useScans } from '@/shared/stores/scans'
 import ScanLimitFields from './ScanLimitFields.vue'

@@ -3,11 +3,11 @@ import { holdingOf, importRows, openFile, previewRows, proposeMapping, Recognise
 import { Problem } from '@sickle/core/problem'
 import { createPinia, setActivePinia } from 'pinia'
 import { createApp } from 'vue'
-import { servicesKey, type Services } from '@/app/services'
+import { servicesKey, type Services } from '@/services/services'
 import { useJobs } from '@/shared/stores/jobs'
 import { useSettings } from '@/shared/stores/settings'
 import { openDatabase } from '@/storage/database'
-import { until } from '@/until'
+import { until } from '@/testing/until'
 import { useGather } from './gather-store'
 
 const recogniser = new Recogniser()

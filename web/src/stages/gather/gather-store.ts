@@ -3,15 +3,15 @@ import { computed, ref, shallowRef, toRaw } from 'vue'
 import {
   learnFrom,
   openQuestions,
-  recordKind,
   type ColumnUse,
   type Mapping,
   type Preview,
   type Proposal,
 } from '@sickle/core/intake'
+import { recordKind } from '@sickle/core/records'
 import { Problem } from '@sickle/core/problem'
-import { plain } from '@/shared/plain'
-import { useServices } from '@/app/services'
+import { plain } from '@/storage/plain'
+import { useServices } from '@/services/services'
 import { toProblem } from '@/shared/problem'
 import { useJobs } from '@/shared/stores/jobs'
 import { useSettings } from '@/shared/stores/settings'

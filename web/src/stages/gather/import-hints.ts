@@ -1,6 +1,6 @@
-import { recordKind, type Mapping } from '@sickle/core/intake'
+import { recordKind } from '@sickle/core/records'
+import type { Mapping, Proposal } from '@sickle/core/intake'
 import type { FileSummary } from '@/workers/intake-methods'
-import type { Proposal } from '@sickle/core/intake'
 
 export interface Hint {
   key: string

@@ -3,7 +3,7 @@ import { scheduleFromJson } from '@sickle/core/margin'
 import { plainRules, type SellerRules } from '@sickle/core/catalog'
 import { toE4, type Rate } from '@sickle/core/money'
 import { Problem } from '@sickle/core/problem'
-import type { Services } from '@/app/services'
+import type { Services } from '@/services/services'
 import type { JobContext } from '@/shared/stores/jobs'
 import { showProgress } from './gather-store'
 

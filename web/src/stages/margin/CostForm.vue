@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Item } from '@sickle/core/catalog'
 import { costParts, type CostInputs } from '@sickle/core/margin'
-import { tierPrice } from '@sickle/core/intake'
+import { tierPrice } from '@sickle/core/notation'
 import { currencySign } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import MoneyField from '@/shared/widgets/MoneyField.vue'

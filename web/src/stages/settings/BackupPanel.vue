@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
 import { NButton, useMessage } from 'naive-ui'
-import { useServices } from '@/app/services'
+import { useServices } from '@/services/services'
 import { downloadBytes } from '@/shared/download'
 import { bytes as size } from '@/shared/format'
 import { toProblem } from '@/shared/problem'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
 import { computed } from 'vue'
-import { recordKind, type ColumnUse, type KindName } from '@sickle/core/intake'
+import { recordKind, type KindName } from '@sickle/core/records'
+import type { ColumnUse } from '@sickle/core/intake'
 import { useSettings } from '@/shared/stores/settings'
 
 /** What the seller has corrected in files, by which later files are read; each can be taken back. */

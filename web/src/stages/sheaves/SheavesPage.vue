@@ -2,7 +2,7 @@
 import { NButton, NInput } from 'naive-ui'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { writeCsv } from '@sickle/core/intake'
+import { writeCsv } from '@sickle/core/notation'
 import { plainAmount } from '@sickle/core/money'
 import type { Decision, DecisionState } from '@sickle/core/verdict'
 import { downloadText } from '@/shared/download'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { timeFormat } from 'd3'
 import { computed } from 'vue'
-import { recordKind } from '@sickle/core/intake'
+import { recordKind } from '@sickle/core/records'
 import { describePlan, kindOfPlan } from '@sickle/core/scan'
 import { plural } from '@/shared/format'
 import { useLooks } from '@/shared/stores/looks'

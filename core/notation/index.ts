@@ -1,0 +1,5 @@
+export * from './cell'
+export * from './day-style'
+export * from './number-style'
+export * from './tiers'
+export * from './write-delimited'

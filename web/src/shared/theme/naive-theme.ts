@@ -1,0 +1,35 @@
+import type { GlobalThemeOverrides } from 'naive-ui'
+import type { Palette } from './palette'
+
+/** Naive UI in our colours, at our sizes: its controls look like the rest of the page. */
+export function naiveTheme(c: Palette): GlobalThemeOverrides {
+  return {
+    common: {
+      fontFamily: "'IBM Plex Sans', system-ui, sans-serif",
+      fontSize: '14px',
+      lineHeight: '1.4',
+      bodyColor: c.paper,
+      cardColor: c.panel,
+      modalColor: c.panel,
+      popoverColor: c.panel,
+      inputColor: c.panel,
+      textColorBase: c.ink,
+      textColor1: c.ink,
+      textColor2: c.ink,
+      textColor3: c.quiet,
+      placeholderColor: c.quiet,
+      borderColor: c.line,
+      dividerColor: c.line,
+      primaryColor: c.moss,
+      primaryColorHover: c.mossHover,
+      primaryColorPressed: c.moss,
+      primaryColorSuppl: c.moss,
+      warningColor: c.wheat,
+      errorColor: c.clay,
+      infoColor: c.slate,
+      borderRadius: '6px',
+      heightMedium: '32px',
+      heightSmall: '28px',
+    },
+  }
+}
