@@ -44,7 +44,12 @@ export async function buildCatalog(
   await step(0.3)
   const reader = new ListingReader(listings)
   const itemOf = await joinListings(
-    { count, title: (i) => reader.title(i), gtin: (i) => reader.gtin(i), brand: (i) => reader.brand(i) },
+    {
+      count,
+      title: (i) => reader.text('title', i),
+      gtin: (i) => reader.text('gtin', i),
+      brand: (i) => reader.text('brand', i),
+    },
     { onProgress: (done) => step(0.3 + 0.4 * done), ...placesOf(said, listings) },
   )
   const { starts, members } = membersOf(itemOf)

@@ -8,6 +8,7 @@ import { toHome } from './home-amount'
 import type { Listing } from './listing'
 import { webAddress } from './listing-address'
 import { goodsKind, type SellerRules } from './rules'
+import { statedBy } from './stated-values'
 import { unitsInWindow } from './units-in-window'
 import type { UnpublishedUnits } from './unpublished-units'
 
@@ -33,6 +34,7 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
   const group = known.map((k) => k.listing)
   const rows = known.map((k) => memberOf(k, endOf(k.listing), rules))
   const first = group[0] as Listing
+  const stated = statedBy(group)
   const title = clearestTitle(rows.map((r) => r.title))
   const withUnits = rows.filter((r) => r.units !== null)
   const units = withUnits.length === 0 ? null : unitsOf(withUnits)
@@ -45,10 +47,10 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
   return {
     key: first.key,
     title,
-    kind: goodsKind(firstKnown(group, 'kind')),
-    category: firstKnown(group, 'category'),
-    gtin: firstKnown(group, 'gtin'),
-    picture: firstKnown(group, 'picture'),
+    ...stated,
+    kind: goodsKind(group.find((l) => l.kind !== null)?.kind ?? null),
+    commission: stated.commission ?? reach.clipCommission,
+    creators: stated.creators ?? reach.clipCreators,
     pack: found?.count ?? 1,
     packFrom: found?.from ?? null,
     listings: rows,
@@ -65,16 +67,6 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
       : null,
     sellThrough: wilsonInterval(counted.filter((r) => (r.units as number) > 0).length, counted.length),
     unitsPerListing: counted.length === 0 ? null : unitsOf(counted) / counted.length,
-    ...ratingOf(rows),
-    rank: least(group, 'rank'),
-    commission: most(group, 'commission') ?? reach.clipCommission,
-    creators: most(group, 'creators') ?? reach.clipCreators,
-    stock: stockOf(group),
-    storeSince: most(group, 'storeSince'),
-    currencies: stated(group, 'currency'),
-    countries: stated(group, 'country'),
-    languages: stated(group, 'language'),
-    shipsFrom: stated(group, 'shipsFrom'),
     reach,
     series,
     life,
@@ -123,37 +115,6 @@ function memberOf({ listing: l, series, unpublished }: KnownListing, end: number
   }
 }
 
-function firstKnown(group: Listing[], name: 'kind' | 'category' | 'gtin' | 'picture'): string | null {
-  return group.find((l) => l[name] !== null)?.[name] ?? null
-}
-
-type FigureName = 'rank' | 'commission' | 'creators' | 'storeSince' | 'stock'
-
-function most(group: Listing[], name: FigureName): number | null {
-  let found: number | null = null
-  for (const l of group) if (l[name] !== null && (found === null || l[name] > found)) found = l[name]
-  return found
-}
-
-function least(group: Listing[], name: FigureName): number | null {
-  let found: number | null = null
-  for (const l of group) if (l[name] !== null && (found === null || l[name] < found)) found = l[name]
-  return found
-}
-
-function stockOf(group: Listing[]): number | null {
-  let sum: number | null = null
-  for (const l of group) if (l.stock !== null) sum = (sum ?? 0) + l.stock
-  return sum
-}
-
-/** What the listings state of one thing, each word once. */
-function stated(group: Listing[], name: 'currency' | 'country' | 'language' | 'shipsFrom'): string[] {
-  const words: string[] = []
-  for (const l of group) if (l[name] !== null && !words.includes(l[name])) words.push(l[name])
-  return words.sort()
-}
-
 /** The most typical title: the one whose words most of the others have too; the shorter of equals. */
 function clearestTitle(titles: string[]): string {
   if (titles.length === 1) return titles[0] as string
@@ -175,17 +136,6 @@ function better(a: number, titleA: string, b: number, titleB: string): boolean {
 
 function mean(list: number[]): number {
   return list.length === 0 ? 0 : list.reduce((x, y) => x + y, 0) / list.length
-}
-
-function ratingOf(rows: MemberListing[]): { rating: number | null; reviews: number | null } {
-  const rated = rows.filter((r) => r.rating !== null)
-  const weight = (r: MemberListing) => Math.max(1, r.reviews ?? 1)
-  const total = rated.reduce((sum, r) => sum + weight(r), 0)
-  const counted = rows.filter((r) => r.reviews !== null)
-  return {
-    rating: total === 0 ? null : rated.reduce((sum, r) => sum + (r.rating as number) * weight(r), 0) / total,
-    reviews: counted.length ? counted.reduce((sum, r) => sum + (r.reviews as number), 0) : null,
-  }
 }
 
 function salesBySeller(rows: MemberListing[]): number[] {

@@ -16,7 +16,7 @@ export async function itemLives(
   for (let item = 0; item + 1 < starts.length; item++) {
     if (item % 500 === 0) await onProgress(item / starts.length)
     const places = [...members.subarray(starts[item], starts[item + 1])]
-    const category = places.map((l) => reader.category(l)).find((c) => c !== null) ?? null
+    const category = places.map((l) => reader.text('category', l)).find((c) => c !== null) ?? null
     life.add(
       places.flatMap((l) => seriesAt(sales, l) ?? []),
       category === null ? null : (seasons.get(category) ?? null),

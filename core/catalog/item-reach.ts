@@ -1,16 +1,5 @@
 import type { Capture } from '../records'
-import {
-  joinSeveral,
-  numberAt,
-  numberIn,
-  numbers,
-  splitSeveral,
-  TableBuilder,
-  textAt,
-  textColumn,
-  textIn,
-  type Table,
-} from '../tables'
+import { numberAt, numbers, recordCodec, TableBuilder, textAt, textColumn, type Table } from '../tables'
 import { ListingIndex } from './find-listing'
 import { listingKey } from './listing'
 
@@ -28,13 +17,13 @@ export interface Reach {
   channels: string[]
 }
 
-const columns = [
-  { name: 'competingOffers', type: 'number' as const },
-  { name: 'clipCreators', type: 'number' as const },
-  { name: 'clipCommission', type: 'number' as const },
-  { name: 'oneItemStores', type: 'number' as const },
-  { name: 'channels', type: 'text' as const },
-]
+const codec = recordCodec({
+  competingOffers: 'number',
+  clipCreators: 'number',
+  clipCommission: 'number',
+  oneItemStores: 'number',
+  channels: 'words',
+})
 
 interface Joined {
   listings: Table
@@ -52,31 +41,27 @@ export async function itemReach(
 ): Promise<Table> {
   const stores = oneItemStores(joined)
   const met = metRecords(captures, joined)
-  const builder = new TableBuilder(columns)
+  const builder = new TableBuilder(codec.columns)
   for (let item = 0; item < joined.items; item++) {
     if (item % 500 === 0) await onProgress(item / joined.items)
     const found = met.get(item)
-    builder.add({
-      competingOffers: found && found.sellers.size > 0 ? found.sellers.size : null,
-      clipCreators: found && found.creators.size > 0 ? found.creators.size : null,
-      clipCommission: found?.commission ?? null,
-      oneItemStores: Number.isNaN(stores[item]) ? null : (stores[item] as number),
-      channels: found && found.channels.size > 0 ? joinSeveral([...found.channels].sort()) : null,
-    })
+    const size = (set: Set<string> | undefined) => (set && set.size > 0 ? set.size : null)
+    builder.add(
+      codec.pack({
+        competingOffers: size(found?.sellers),
+        clipCreators: size(found?.creators),
+        clipCommission: found?.commission ?? null,
+        oneItemStores: Number.isNaN(stores[item]) ? null : stores[item],
+        channels: found ? [...found.channels].sort() : null,
+      }),
+    )
   }
   return builder.finish()
 }
 
 /** The reach of one item as kept in the table. */
 export function reachAt(table: Table, item: number): Reach {
-  const n = (name: string) => numberIn(table, name, item)
-  return {
-    competingOffers: n('competingOffers'),
-    clipCreators: n('clipCreators'),
-    clipCommission: n('clipCommission'),
-    oneItemStores: n('oneItemStores'),
-    channels: splitSeveral(textIn(table, 'channels', item) ?? ''),
-  }
+  return codec.at(table, item)
 }
 
 /** How many of each item's stores list that one item alone; NaN where no store is named. */

@@ -4,6 +4,7 @@ import type { Room } from '../room'
 import type { Worth } from '../verdict'
 import type { Grade } from './grade'
 import type { Reach } from './item-reach'
+import type { StatedValues } from './listing-fields'
 import type { GoodsKind } from './rules'
 import type { UnpublishedUnits } from './unpublished-units'
 
@@ -45,15 +46,12 @@ export interface MarketProfit {
   feesAssumed: boolean
 }
 
-/** The same goods over all markets, with every figure a screen shows. Money in the home currency. */
-export interface Item {
+/** The same goods over all markets, with what its listings state and every figure a screen shows. Money in the home currency. */
+export interface Item extends StatedValues {
   /** key of its first listing: stays when others join or leave */
   key: string
   title: string
   kind: GoodsKind
-  category: string | null
-  gtin: string | null
-  picture: string | null
   pack: number
   packFrom: string | null
   listings: MemberListing[]
@@ -70,21 +68,6 @@ export interface Item {
   revenueE4: number | null
   sellThrough: ProportionInterval | null
   unitsPerListing: number | null
-  rating: number | null
-  reviews: number | null
-  /** best place among what sells on a market; largest commission, and creators as a market counts them */
-  rank: number | null
-  commission: number | null
-  creators: number | null
-  /** units on offer, of the listings that say so */
-  stock: number | null
-  /** since when the youngest of its stores trades */
-  storeSince: number | null
-  /** what its listings state, each word once */
-  currencies: string[]
-  countries: string[]
-  languages: string[]
-  shipsFrom: string[]
   reach: Reach
   series: UnitSeries | null
   life: StageOfLife | null

@@ -1,85 +1,29 @@
-import { numberAt, numbers, textAt, textColumn, type Table, type TextColumn } from '../tables'
-
-/** stands for a column that nothing is known of: a blank one for each of a million listings would take room for nothing */
-const absent: TextColumn = { type: 'text', codes: new Int32Array(0), words: [] }
-const absentFigures = new Float64Array(0)
+import { numberAt, textAt, type NumberColumn, type Table, type TextColumn } from '../tables'
+import { isFigure, listingFields, type ListingValues } from './listing-fields'
 
 /** A listing as all imports together know it: of each field the latest that is known. Money in its own currency. */
-export interface Listing {
+export interface Listing extends Omit<ListingValues, 'market' | 'id'> {
   key: string
   market: string
   id: string
-  title: string | null
-  store: string | null
-  price: number | null
-  currency: string | null
-  delivery: number | null
-  units: number | null
+  /** last day and length of the window that its units were counted in */
   unitsDay: number | null
   windowDays: number | null
-  unitsTotal: number | null
-  rating: number | null
-  reviews: number | null
-  listedOn: number | null
-  category: string | null
-  gtin: string | null
-  kind: string | null
-  format: string | null
-  promotion: string | null
-  durationDays: number | null
-  endHour: number | null
-  stock: number | null
-  /** place among what sells on its market, 1 being first */
-  rank: number | null
-  /** share of the price for those who promote it */
-  commission: number | null
-  /** how many promote it, as the market says */
-  creators: number | null
-  storeSince: number | null
-  country: string | null
-  language: string | null
-  shipsFrom: string | null
-  tags: string | null
-  picture: string | null
-  /** where it can be seen, as its file says */
-  url: string | null
   /** day of the newest import that speaks of it */
   capturedOn: number
 }
 
-/** Text fields with few different words: words of several imports become one dictionary. */
-export const sharedTexts = [
-  'market',
-  'store',
-  'category',
-  'gtin',
-  'kind',
-  'format',
-  'promotion',
-  'country',
-  'language',
-  'shipsFrom',
-  'brand',
-] as const
-/** Text fields where nearly every listing has words of its own. */
-export const ownTexts = ['id', 'title', 'tags', 'picture', 'url'] as const
-/** Figures that a newer import replaces where it knows them. Money in E4 of the listing's currency. */
-export const figures = [
-  'delivery',
-  'unitsTotal',
-  'rating',
-  'reviews',
-  'listedOn',
-  'stock',
-  'durationDays',
-  'endHour',
-  'rank',
-  'commission',
-  'creators',
-  'storeSince',
-] as const
+type TextName = {
+  [K in keyof ListingValues]: string extends NonNullable<ListingValues[K]> ? K : never
+}[keyof ListingValues]
+export type FigureName = Exclude<keyof ListingValues, TextName> | 'unitsDay' | 'windowDays' | 'capturedOn'
 
-type TextName = (typeof sharedTexts)[number] | (typeof ownTexts)[number] | 'currency'
+/** stands for a column that nothing is known of: a blank one for each of a million listings would take room for nothing */
+const noTexts: TextColumn = { type: 'text', codes: new Int32Array(0), words: [] }
+const noFigures: NumberColumn = { type: 'number', values: new Float64Array(0) }
+
+const textNames = listingFields.filter((f) => !isFigure(f)).map((f) => f.name)
+const figureNames = [...listingFields.filter(isFigure).map((f) => f.name), 'unitsDay', 'windowDays', 'capturedOn']
 
 export function listingKey(market: string | null, id: string | null): string {
   return `${market ?? '?'}/${id ?? '?'}`
@@ -88,58 +32,64 @@ export function listingKey(market: string | null, id: string | null): string {
 /** Reads single listings out of the columns of all of them. */
 export class ListingReader {
   readonly rows: number
-  readonly #texts: Record<TextName, TextColumn>
-  readonly #figures: Map<string, Float64Array>
+  readonly #texts: Readonly<Record<string, TextColumn>>
+  readonly #figures: Readonly<Record<string, Float64Array>>
 
   constructor(table: Table) {
     this.rows = table.rows
-    const texts = [...sharedTexts, ...ownTexts, 'currency'].map((name) => [
-      name,
-      table.columns[name] ? textColumn(table, name) : absent,
-    ])
-    this.#texts = Object.fromEntries(texts) as Record<TextName, TextColumn>
-    const known = [...figures, 'price', 'units', 'unitsDay', 'windowDays', 'capturedOn'].filter((n) => table.columns[n])
-    this.#figures = new Map(known.map((n) => [n, numbers(table, n)]))
+    const column = (name: string) => table.columns[name]
+    this.#texts = Object.fromEntries(
+      textNames.map((name) => [name, column(name)?.type === 'text' ? (column(name) as TextColumn) : noTexts]),
+    )
+    this.#figures = Object.fromEntries(
+      figureNames.map((name) => {
+        const found = column(name)
+        return [name, (found?.type === 'number' ? found : noFigures).values]
+      }),
+    )
   }
 
   key(row: number): string {
-    return listingKey(textAt(this.#texts.market, row), textAt(this.#texts.id, row))
+    return listingKey(this.text('market', row), this.text('id', row))
   }
 
-  title(row: number): string | null {
-    return textAt(this.#texts.title, row)
-  }
-
-  gtin(row: number): string | null {
-    return textAt(this.#texts.gtin, row)
-  }
-
-  category(row: number): string | null {
-    return textAt(this.#texts.category, row)
-  }
-
-  brand(row: number): string | null {
-    return textAt(this.#texts.brand, row)
+  text(name: TextName, row: number): string | null {
+    return textAt(this.#texts[name] ?? noTexts, row)
   }
 
   market(row: number): string {
-    return textAt(this.#texts.market, row) ?? '?'
+    return this.text('market', row) ?? '?'
   }
 
-  figure(name: string, row: number): number | null {
-    return numberAt(this.#figures.get(name) ?? absentFigures, row)
+  figure(name: FigureName, row: number): number | null {
+    return numberAt(this.#figures[name] ?? noFigures.values, row)
   }
 
+  /** What is known of a listing. Nothing is read before it is asked for: most of a million listings are asked for a few fields. */
   at(row: number): Listing {
-    const t = (name: TextName) => textAt(this.#texts[name], row)
-    const n = (name: string) => this.figure(name, row)
-    return {
-      key: this.key(row), market: this.market(row), id: t('id') ?? '?', title: t('title'), store: t('store'), price: n('price'),
-      currency: t('currency'), delivery: n('delivery'), units: n('units'), unitsDay: n('unitsDay'), windowDays: n('windowDays'),
-      unitsTotal: n('unitsTotal'), rating: n('rating'), reviews: n('reviews'), listedOn: n('listedOn'), category: t('category'),
-      gtin: t('gtin'), kind: t('kind'), format: t('format'), promotion: t('promotion'),
-      durationDays: n('durationDays'), endHour: n('endHour'), stock: n('stock'), rank: n('rank'), commission: n('commission'),
-      creators: n('creators'), storeSince: n('storeSince'), country: t('country'), language: t('language'), shipsFrom: t('shipsFrom'), tags: t('tags'), picture: t('picture'), url: t('url'), capturedOn: n('capturedOn') ?? 0,
-    } // prettier-ignore
+    return new ReadListing(this, row) as unknown as Listing
   }
 }
+
+/** A listing whose fields are read out of the columns one by one, as they are asked for; its getters follow from the table. */
+class ReadListing {
+  constructor(
+    readonly reader: ListingReader,
+    readonly row: number,
+  ) {}
+}
+function getter(name: string, get: (listing: ReadListing) => unknown): void {
+  Object.defineProperty(ReadListing.prototype, name, {
+    enumerable: true,
+    configurable: true, // some are read in a way of their own, below
+    get(this: ReadListing) {
+      return get(this)
+    },
+  })
+}
+for (const name of textNames) getter(name, ({ reader, row }) => reader.text(name as TextName, row))
+for (const name of figureNames) getter(name, ({ reader, row }) => reader.figure(name as FigureName, row))
+getter('key', ({ reader, row }) => reader.key(row))
+getter('market', ({ reader, row }) => reader.market(row))
+getter('id', ({ reader, row }) => reader.text('id', row) ?? '?')
+getter('capturedOn', ({ reader, row }) => reader.figure('capturedOn', row) ?? 0)

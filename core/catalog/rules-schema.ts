@@ -1,9 +1,17 @@
-import { costParts, feeScheduleSchema, ownCostSchema } from '../margin'
+import { costSchemas, feeScheduleSchema, ownCostSchema } from '../margin'
 import { anyText, byName, currency, isoDay, listOf, moneyE4, record, span, text, whole } from '../schema'
 import { worthSchema } from '../verdict'
 import { noCorrections, plainRules, type Corrections, type SellerRules } from './rules'
 
-const { currency: _c, tiers: _t, fees: _f, packSold: _s, packBought: _b, supplierDeliveryE4: _d, ...costs } = costParts
+const {
+  currency: _c,
+  tiers: _t,
+  fees: _f,
+  packSold: _s,
+  packBought: _b,
+  supplierDeliveryE4: _d,
+  ...costs
+} = costSchemas
 
 /** A rate of exchange. */
 export const rateSchema = record({ from: currency(), to: currency(), rate: span(1e-6, 1e9), day: isoDay() }).test(

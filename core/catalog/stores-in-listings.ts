@@ -1,58 +1,66 @@
 import type { Capture } from '../records'
-import { numberAt, numbers, textAt, textColumn, type Table, type TextColumn } from '../tables'
+import { Dictionary, numberAt, numbers, textAt, textColumn, type Column, type Table, type TextColumn } from '../tables'
+import { isFigure, listingFields } from './listing-fields'
 
-interface StoreFacts {
-  since: number | null
-  country: string | null
+/** Where a listing does not say what its store's own record does (since when it trades, where it is), the list of stores says it. */
+export function fillFromStores(listings: Table, captures: readonly Capture[]): Table {
+  const lists = captures.filter((c) => c.kind === 'stores').sort((a, b) => a.capturedOn - b.capturedOn)
+  if (lists.length === 0) return listings
+  const storeOf = placesInStores(listings, lists)
+  const columns: Record<string, Column> = { ...listings.columns }
+  for (const field of listingFields) {
+    if (field.storeField === undefined) continue
+    columns[field.name] = isFigure(field)
+      ? fillFigures(numbers(listings, field.name), storeOf, field.storeField)
+      : fillTexts(textColumn(listings, field.name), storeOf, field.storeField)
+  }
+  return { ...listings, columns }
 }
 
-/** Where a listing does not say since when its store trades or where it is, the list of stores does, if one was brought in. */
-export function fillFromStores(listings: Table, captures: readonly Capture[]): Table {
-  const facts = storeFacts(captures)
-  if (facts.size === 0) return listings
-  const [market, store] = [textColumn(listings, 'market'), textColumn(listings, 'store')]
-  const since = numbers(listings, 'storeSince').slice()
-  const country = growing(textColumn(listings, 'country'))
-  for (let row = 0; row < listings.rows; row++) {
-    const known = facts.get(`${textAt(market, row) ?? '?'}/${textAt(store, row) ?? ''}`)
-    if (!known) continue
-    if (Number.isNaN(since[row]) && known.since !== null) since[row] = known.since
-    if (known.country !== null) country.fill(row, known.country)
-  }
-  return { ...listings, columns: { ...listings.columns, storeSince: { type: 'number', values: since }, country: country.column } }
-} // prettier-ignore
+/** Rows of stores' lists that speak of a listing's store, newest first. */
+type StoreRows = (listing: number) => readonly { table: Table; row: number }[]
 
-/** Stores by 'Market/Store'; a later capture says more. */
-function storeFacts(captures: readonly Capture[]): Map<string, StoreFacts> {
-  const facts = new Map<string, StoreFacts>()
-  const lists = captures.filter((c) => c.kind === 'stores').sort((a, b) => a.capturedOn - b.capturedOn)
+function placesInStores(listings: Table, lists: readonly Capture[]): StoreRows {
+  const key = (market: TextColumn, store: TextColumn, row: number) =>
+    `${textAt(market, row) ?? '?'}/${textAt(store, row) ?? ''}`
+  const places = new Map<string, { table: Table; row: number }[]>()
   for (const { table } of lists) {
-    const [market, store, country] = [textColumn(table, 'market'), textColumn(table, 'store'), textColumn(table, 'country')]
-    const since = numbers(table, 'since')
+    const [market, store] = [textColumn(table, 'market'), textColumn(table, 'store')]
     for (let row = 0; row < table.rows; row++) {
-      const key = `${textAt(market, row) ?? '?'}/${textAt(store, row) ?? ''}`
-      const before = facts.get(key)
-      facts.set(key, {
-        since: numberAt(since, row) ?? before?.since ?? null,
-        country: textAt(country, row) ?? before?.country ?? null,
-      })
+      const list = places.get(key(market, store, row))
+      if (list) list.unshift({ table, row })
+      else places.set(key(market, store, row), [{ table, row }])
     }
   }
-  return facts
-} // prettier-ignore
+  const [market, store] = [textColumn(listings, 'market'), textColumn(listings, 'store')]
+  return (listing) => places.get(key(market, store, listing)) ?? []
+}
 
-/** A text column whose unknown rows can be filled. */
-function growing(column: TextColumn): { column: TextColumn; fill: (row: number, word: string) => void } {
-  const codes = column.codes.slice()
-  const words = Array.from({ length: column.words.length }, (_, i) => column.words.at(i) ?? '')
-  const index = new Map(words.map((word, code) => [word, code]))
-  return {
-    column: { type: 'text', codes, words },
-    fill(row, word) {
-      if (codes[row] !== -1) return
-      const code = index.get(word) ?? words.push(word) - 1
-      index.set(word, code)
-      codes[row] = code
-    },
+function fillFigures(known: Float64Array, storeOf: StoreRows, name: string): Column {
+  const values = known.slice()
+  for (let listing = 0; listing < values.length; listing++) {
+    if (!Number.isNaN(values[listing])) continue
+    for (const { table, row } of storeOf(listing)) {
+      const value = numberAt(numbers(table, name), row)
+      if (value === null) continue
+      values[listing] = value
+      break
+    }
   }
+  return { type: 'number', values }
+}
+
+function fillTexts(known: TextColumn, storeOf: StoreRows, name: string): Column {
+  const codes = known.codes.slice()
+  const dictionary = new Dictionary(known.words)
+  for (let listing = 0; listing < codes.length; listing++) {
+    if (codes[listing] !== -1) continue
+    for (const { table, row } of storeOf(listing)) {
+      const word = textAt(textColumn(table, name), row)
+      if (word === null) continue
+      codes[listing] = dictionary.code(word)
+      break
+    }
+  }
+  return { type: 'text', codes, words: dictionary.words }
 }

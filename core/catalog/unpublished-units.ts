@@ -8,7 +8,7 @@ import {
   type RankCurve,
   type StockLook,
 } from '../estimates'
-import { numberIn, numbers, TableBuilder, type Table } from '../tables'
+import { numbers, recordCodec, TableBuilder, type Table } from '../tables'
 import { ListingReader } from './listing'
 import type { NumberedCapture } from './number-listings'
 import type { SalesBlock } from './sales-block'
@@ -34,7 +34,8 @@ const span = 90
 const leastDays = 14
 const window = 30
 
-const columns = ['units', 'low', 'high', ...methods.flatMap((m) => [`${m}Units`, `${m}Low`, `${m}High`])]
+const parts = ['', ...methods].flatMap((of) => ['Units', 'Low', 'High'].map((part) => `${of}${part}`))
+const codec = recordCodec(Object.fromEntries(parts.map((name) => [name, 'number' as const])))
 
 /**
  * Estimates for the listings that no sales figure is known of, from what markets do show: reviews and stock over several captures, and
@@ -55,7 +56,7 @@ export async function unpublishedUnits(
   const wanted = new Set(unknown)
   const [reviews, stock] = [looksOf('reviews', captures, wanted), looksOf('stock', captures, wanted)]
   const curves = rankCurves(reader)
-  const builder = new TableBuilder(columns.map((name) => ({ name, type: 'number' as const })))
+  const builder = new TableBuilder(codec.columns)
   for (let row = 0; row < listings.rows; row++) {
     if (row % 500 === 0) await onProgress(row / listings.rows)
     if (!wanted.has(row)) {
@@ -68,26 +69,26 @@ export async function unpublishedUnits(
       ['rank', byRank(reader, row, curves)],
     ]
     const all = combine(parts.flatMap(([, e]) => e ?? []))
-    builder.add({
-      ...(all ? { units: all.units, low: all.low, high: all.high } : {}),
-      ...Object.fromEntries(parts.flatMap(([m, e]) => (e ? [[`${m}Units`, e.units], [`${m}Low`, e.low], [`${m}High`, e.high]] : []))),
-    })
+    const known = [['', all] as const, ...parts].flatMap(([of, e]) =>
+      e ? [[`${of}Units`, e.units] as const, [`${of}Low`, e.low] as const, [`${of}High`, e.high] as const] : [],
+    )
+    builder.add(codec.pack(Object.fromEntries(known)))
   }
   return builder.finish()
-} // prettier-ignore
+}
 
 /** The estimate of a listing as kept in the table; null where there is none. */
 export function unpublishedAt(table: Table, listing: number): UnpublishedUnits | null {
-  if (!table.columns.units) return null
-  const read = (name: string) => numberIn(table, name, listing)
-  const trio = (units: string, low: string, high: string): EstimatedUnits | null => {
-    const found = read(units)
-    return found === null ? null : { units: found, low: read(low) ?? found, high: read(high) ?? found }
+  if (!table.columns.Units) return null
+  const kept = codec.at(table, listing)
+  const trio = (of: string): EstimatedUnits | null => {
+    const units = kept[`${of}Units`] ?? null
+    return units === null ? null : { units, low: kept[`${of}Low`] ?? units, high: kept[`${of}High`] ?? units }
   }
-  const all = trio('units', 'low', 'high')
+  const all = trio('')
   if (!all) return null
   const by = methods.flatMap((m) => {
-    const found = trio(`${m}Units`, `${m}Low`, `${m}High`)
+    const found = trio(m)
     return found ? [[m, found]] : []
   })
   return { ...all, by: Object.fromEntries(by) as UnpublishedUnits['by'] }

@@ -95,7 +95,7 @@ function passes(item: Item, q: Query, except = ''): boolean {
     (q.categories.length === 0 ||
       q.categories.some((c) => item.category === c || item.category?.startsWith(`${c} / `))) &&
     (q.stages.length === 0 || q.stages.includes(item.stage)) &&
-    (except === 'countries' || q.countries.length === 0 || item.countries.some((c) => q.countries.includes(c)))
+    (except === 'countries' || q.countries.length === 0 || item.country.some((c) => q.countries.includes(c)))
   )
 }
 
@@ -119,7 +119,7 @@ test('a run of queries on one finder agrees with reading item by item', () => {
         for (const m of answer.facets.markets)
           expect(m.count).toBe(items.filter((i) => passes(i, q, 'markets') && i.markets.includes(m.value)).length)
         for (const c of answer.facets.countries)
-          expect(c.count).toBe(items.filter((i) => passes(i, q, 'countries') && i.countries.includes(c.value)).length)
+          expect(c.count).toBe(items.filter((i) => passes(i, q, 'countries') && i.country.includes(c.value)).length)
       }
     }),
     { numRuns: 60 },

@@ -1,47 +1,44 @@
-import type { Item } from '../catalog'
+import { itemFields, type FieldFacet, type Item } from '../catalog'
 import { categoryParts } from '../identity'
 import { joinSeveral, splitSeveral } from '../tables'
 
-/** What items can be chosen by: one text an item. Several markets, or whatever else there are several of, are one text, joined by a sign that no name holds. */
-export const facets = [
-  'markets',
-  'categories',
-  'stages',
-  'kinds',
-  'currencies',
-  'countries',
-  'languages',
-  'shipsFrom',
-  'channels',
-] as const
-export type FacetName = (typeof facets)[number]
-
-/** Names as a screen writes them. */
-export const facetLabels: Record<FacetName, string> = {
-  markets: 'Markets',
-  categories: 'Categories',
-  stages: 'Stage of life',
-  kinds: 'Kind of goods',
-  currencies: 'Currency',
-  countries: 'Country of the store',
-  languages: 'Language',
-  shipsFrom: 'Ships from',
-  channels: 'Advertised on',
+/**
+ * What items can be chosen by, with its name as a screen writes it and one text an item. Several markets, or whatever else there are
+ * several of, are one text, joined by a sign that no name holds.
+ */
+interface Facet {
+  name: FacetName
+  label: string
+  of: (item: Item) => string | null
 }
+
+export type FacetName = 'markets' | 'categories' | 'stages' | 'kinds' | 'channels' | FieldFacet
 
 const several = (words: readonly string[]) => (words.length === 0 ? null : joinSeveral(words))
 
-export const facetOf: Record<FacetName, (item: Item) => string | null> = {
-  markets: (i) => several(i.markets),
-  categories: (i) => i.category,
-  stages: (i) => i.stage,
-  kinds: (i) => i.kind,
-  currencies: (i) => several(i.currencies),
-  countries: (i) => several(i.countries),
-  languages: (i) => several(i.languages),
-  shipsFrom: (i) => several(i.shipsFrom),
-  channels: (i) => several(i.reach.channels),
+/** Facets that are a field of listings, as the table of fields says. */
+const stated: readonly Facet[] = itemFields.flatMap(({ name, item }) =>
+  item.facet
+    ? [{ ...item.facet, name: item.facet.name as FieldFacet, of: (i: Item) => textOf(i[name as 'shipsFrom']) }]
+    : [],
+)
+
+function textOf(value: string[] | string | number | null): string | null {
+  return Array.isArray(value) ? several(value) : value === null ? null : String(value)
 }
+
+const table: readonly Facet[] = [
+  { name: 'markets', label: 'Markets', of: (i) => several(i.markets) },
+  { name: 'categories', label: 'Categories', of: (i) => i.category },
+  { name: 'stages', label: 'Stage of life', of: (i) => i.stage },
+  { name: 'kinds', label: 'Kind of goods', of: (i) => i.kind },
+  ...stated,
+  { name: 'channels', label: 'Advertised on', of: (i) => several(i.reach.channels) },
+]
+
+export const facets: readonly FacetName[] = table.map((f) => f.name)
+export const facetLabels = Object.fromEntries(table.map((f) => [f.name, f.label])) as Record<FacetName, string>
+export const facetOf = Object.fromEntries(table.map((f) => [f.name, f.of])) as Record<FacetName, Facet['of']>
 
 /** The values that one facet text stands for: several words, or a category with all it lies under. */
 export function facetValues(name: FacetName, text: string): string[] {

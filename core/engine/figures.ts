@@ -1,5 +1,5 @@
 import { stepper, type Item, type ItemMaker, type WorkOptions } from '../catalog'
-import type { Column, Table } from '../tables'
+import { Dictionary, type Column, type Table } from '../tables'
 import { facetOf, facets } from './facets'
 import { measures } from './measures'
 
@@ -22,23 +22,19 @@ export async function makeFigures(maker: ItemMaker, options: WorkOptions = {}): 
   const texts = facets.map((name) => ({
     name,
     codes: new Int32Array(rows).fill(-1),
-    words: [] as string[],
-    index: new Map<string, number>(),
+    dictionary: new Dictionary(),
   }))
   const step = stepper(options)
   for (let i = 0; i < rows; i++) {
     if (i % 100 === 0) await step(i / rows)
     const item = maker.at(i, false)
     writeMeasures(columns, item, i)
-    for (const { name, codes, words, index } of texts) {
+    for (const { name, codes, dictionary } of texts) {
       const word = facetOf[name](item)
-      if (word === null) continue
-      let code = index.get(word)
-      if (code === undefined) index.set(word, (code = words.push(word) - 1))
-      codes[i] = code
+      if (word !== null) codes[i] = dictionary.code(word)
     }
   }
-  for (const { name, codes, words } of texts) columns[name] = { type: 'text', codes, words }
+  for (const { name, codes, dictionary } of texts) columns[name] = { type: 'text', codes, words: dictionary.words }
   return { rows, columns }
 }
 

@@ -1,16 +1,17 @@
-import type { Item } from '../catalog'
+import { itemFields, type Item } from '../catalog'
+import type { FigureFormat, StripScale } from '../records'
 
 /** A column that items can be limited and sorted by. */
 export interface Measure {
   name: string
   label: string
   /** how a screen writes it */
-  format: 'money' | 'signed money' | 'count' | 'percent' | 'rating' | 'number' | 'score'
+  format: FigureFormat
   of: (item: Item) => number | null
   /** edges of a strip's bins in the measure's own unit; the first and last bin take what lies beyond */
-  scale: { from: number; to: number; kind: 'linear' | 'log' }
+  scale: StripScale
   /** the trade's rule-of-thumb band (common practice, no source) */
-  band?: [number | null, number | null]
+  band?: readonly [number | null, number | null]
 }
 
 const major = (e4: number | null | undefined) => (e4 == null ? null : e4 / 10_000)
@@ -21,8 +22,8 @@ function daysListed({ listings, windowEnd }: Item): number | null {
   return days.length ? Math.max(0, windowEnd - Math.min(...days)) : null
 }
 
-/** Every measure of an item. Strips, columns, sort orders and Cuts follow from this table. */
-export const measures: readonly Measure[] = [
+/** Measures that are worked out of several figures. */
+const workedOut: readonly Measure[] = [
   {
     name: 'price',
     label: 'Price',
@@ -61,14 +62,6 @@ export const measures: readonly Measure[] = [
     format: 'percent',
     of: (i) => i.sellThrough?.low ?? null,
     scale: { from: 0, to: 1, kind: 'linear' },
-  },
-  {
-    name: 'rating',
-    label: 'Rating',
-    format: 'rating',
-    of: (i) => i.rating,
-    scale: { from: 2.5, to: 5, kind: 'linear' },
-    band: [4, null],
   },
   {
     name: 'profit',
@@ -177,13 +170,6 @@ export const measures: readonly Measure[] = [
     scale: { from: 0, to: 1, kind: 'linear' },
   },
   {
-    name: 'reviews',
-    label: 'Reviews',
-    format: 'count',
-    of: (i) => i.reviews,
-    scale: { from: 1, to: 10_000, kind: 'log' },
-  },
-  {
     name: 'daysListed',
     label: 'Days listed',
     format: 'count',
@@ -215,38 +201,6 @@ export const measures: readonly Measure[] = [
     band: [1, 12],
   },
   {
-    name: 'rank',
-    label: 'Sales rank',
-    format: 'count',
-    of: (i) => i.rank,
-    scale: { from: 1, to: 1_000_000, kind: 'log' },
-    band: [null, 300_000],
-  },
-  {
-    name: 'creators',
-    label: 'Creators',
-    format: 'count',
-    of: (i) => i.creators,
-    scale: { from: 1, to: 20_000, kind: 'log' },
-    band: [100, 5000],
-  },
-  {
-    name: 'commission',
-    label: 'Commission',
-    format: 'percent',
-    of: (i) => i.commission,
-    scale: { from: 0, to: 0.5, kind: 'linear' },
-    band: [0.15, 0.3],
-  },
-  {
-    name: 'stock',
-    label: 'Sellers’ stock',
-    format: 'count',
-    of: (i) => i.stock,
-    scale: { from: 1, to: 10_000, kind: 'log' },
-    band: [1000, null],
-  },
-  {
     name: 'storeMonths',
     label: 'Youngest store, months',
     format: 'count',
@@ -269,6 +223,14 @@ export const measures: readonly Measure[] = [
     scale: { from: 0, to: 100, kind: 'linear' },
   },
 ]
+
+/** Measures that are a field of listings, as the table of fields says: an item has them by the field's name. */
+const stated: readonly Measure[] = itemFields.flatMap(({ name, item }) =>
+  item.measure ? [{ name, ...item.measure, of: (i: Item) => i[name as 'rank'] }] : [],
+)
+
+/** Every measure of an item. Strips, columns, sort orders and Cuts follow from this table. */
+export const measures: readonly Measure[] = [...workedOut, ...stated]
 
 export function measure(name: string): Measure {
   return measures.find((m) => m.name === name) ?? (measures[0] as Measure)

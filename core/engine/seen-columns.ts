@@ -2,21 +2,14 @@ import { addressOf, stepper, type ItemMaker, type WorkOptions } from '../catalog
 import type { ExportedColumn } from '../exports'
 import { isoDay, shownGtin } from '../identity'
 import { numberAt, numbers, splitSeveral, textAt, textColumn, type Table, type TextColumn } from '../tables'
+import { compositeColumns } from './composite-columns'
+import { facetLabels } from './facets'
 import { measures } from './measures'
 
-/** Columns of a screen that show several figures, or words; any other is the measure of its name. */
-const parts: Record<string, string[]> = {
-  trend: ['stages', 'growth', 'slope'],
-  sold: ['sellThrough', 'unitsPerListing'],
-  room: ['room', 'sellers'],
-  profit: ['profit', 'margin'],
-}
-const words: Record<string, string> = {
-  markets: 'Markets',
-  categories: 'Category',
-  stages: 'Stage of life',
-  kinds: 'Kind of goods',
-}
+/** What a column of the screen is in a file: the figures and words of a composite column, or the measure or facet of its name. */
+const exportedOf = (id: string) => compositeColumns.find((c) => c.id === id)?.exported ?? [id]
+/** Facets that a file has as a column, as it calls them. */
+const words: Partial<Record<string, string>> = { ...facetLabels, categories: 'Category' }
 
 export interface SeenOptions extends WorkOptions {
   figures: Table
@@ -47,14 +40,14 @@ export async function seenColumns(places: Int32Array, shown: readonly string[], 
     grade.values.push(item.unitsGrade)
   }
   const all = Array.from(places)
-  const names = [...new Set(['markets', 'categories', ...shown.flatMap((id) => parts[id] ?? [id])])]
+  const names = [...new Set(['markets', 'categories', ...shown.flatMap(exportedOf)])]
   return [
     title,
     key,
     barcode,
     address,
     ...names.flatMap((name): ExportedColumn[] => {
-      if (name in words) return [{ ...text(name, words[name] ?? name), values: facetTexts(textColumn(figures, name), all) }]
+      if (words[name] !== undefined) return [{ ...text(name, words[name]), values: facetTexts(textColumn(figures, name), all) }]
       const m = measures.find((x) => x.name === name)
       if (!m) return []
       const column = numbers(figures, name)

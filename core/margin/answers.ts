@@ -1,4 +1,5 @@
 import { minorUnitE4 } from '../money'
+import { costNames, costParts } from './cost-parts'
 import type { CostInputs } from './cost-inputs'
 import { costSheet, workOut } from './cost-sheet'
 
@@ -68,19 +69,7 @@ export interface Sensitivity {
   higherE4: number
 }
 
-const movable: { input: keyof CostInputs; label: string }[] = [
-  { input: 'supplierDeliveryE4', label: 'Delivery from supplier' },
-  { input: 'inboundFreightE4', label: 'Inbound freight' },
-  { input: 'taxRatio', label: 'Tax rate' },
-  { input: 'dutyRatio', label: 'Duty' },
-  { input: 'postageOutE4', label: 'Postage out' },
-  { input: 'packingE4', label: 'Packing' },
-  { input: 'fulfilmentE4', label: 'Fulfilment' },
-  { input: 'advertisingE4', label: 'Advertising' },
-  { input: 'commissionRatio', label: 'Commission' },
-  { input: 'returnRatio', label: 'Return rate' },
-  { input: 'discountRatio', label: 'Discount' },
-]
+const movable = costNames.filter((name) => costParts[name].moves)
 
 /** What moves the profit most: each input a tenth down and up, the rest as it is; largest swing first. */
 export function sensitivity(inputs: CostInputs, priceE4: number): Sensitivity[] {
@@ -105,10 +94,10 @@ export function sensitivity(inputs: CostInputs, priceE4: number): Sensitivity[] 
     fees: inputs.fees.map((l) => ({ ...l, ratio: l.ratio * f, fixedE4: Math.round(l.fixedE4 * f) })),
   })
   put('fees', 'Fees', profit(fees(0.9)), profit(fees(1.1)))
-  for (const { input, label } of movable) {
+  for (const input of movable) {
     const value = inputs[input] as number
     const scale = (f: number) => ({ ...inputs, [input]: input.endsWith('E4') ? Math.round(value * f) : value * f })
-    put(input, label, profit(scale(0.9)), profit(scale(1.1)))
+    put(input, costParts[input].label, profit(scale(0.9)), profit(scale(1.1)))
   }
   return rows.sort((a, b) => swing(b) - swing(a))
 }

@@ -46,40 +46,6 @@ export interface CostInputs {
   salesPerMonth: number
 }
 
-/** A sale without any cost; the ground on which inputs are built. */
-export function blankInputs(currency: string): CostInputs {
-  return {
-    currency,
-    postageChargedE4: 0,
-    taxRatio: 0,
-    pricesIncludeTax: true,
-    discountRatio: 0,
-    packSold: 1,
-    packBought: 1,
-    tiers: null,
-    orderQuantity: 1,
-    supplierDeliveryE4: 0,
-    inboundFreightE4: 0,
-    dutyRatio: 0,
-    importTaxRatio: 0,
-    importTaxRecoverable: true,
-    fees: [],
-    postageOutE4: 0,
-    packingE4: 0,
-    fulfilmentE4: 0,
-    storagePerMonthE4: 0,
-    storageMonths: 0,
-    advertisingE4: 0,
-    commissionRatio: 0,
-    returnRatio: 0,
-    costPerReturnE4: 0,
-    recoveredRatio: 0,
-    feesRefundedRatio: 0,
-    salesPerListing: 1,
-    salesPerMonth: 1,
-  }
-}
-
 /** Inputs that count something: none of them may be 0. */
 const counts = new Set(['packSold', 'packBought', 'orderQuantity', 'salesPerListing', 'salesPerMonth'])
 

@@ -1,5 +1,6 @@
 import { tierPrice } from '../notation'
 import { divideRounded, roundToMinor, toMillionths } from '../money'
+import { costNames, costParts } from './cost-parts'
 import { checkInputs, type CostInputs } from './cost-inputs'
 import { feeAmount, type FeeBases } from './fee-line'
 
@@ -67,6 +68,11 @@ export interface Sums {
   profitE4: number | null
 }
 
+const labels = Object.fromEntries(costNames.map((name) => [name, costParts[name].label])) as Record<
+  keyof CostInputs,
+  string
+>
+
 /** The kernel: clean input, no checks. With `exact` false nothing is rounded, which makes the profit piecewise linear. */
 export function workOut(
   inputs: CostInputs,
@@ -90,8 +96,8 @@ export function workOut(
     inputs.pricesIncludeTax ? round(share(e4, inputs.taxRatio, 1 + inputs.taxRatio, exact)) : 0
   const tax = taxOf(gross)
   put('price', 'Price', 'revenue', priceE4)
-  put('postageCharged', 'Postage charged', 'revenue', inputs.postageChargedE4)
-  put('discount', 'Discount', 'revenue', -discount)
+  put('postageCharged', labels.postageChargedE4, 'revenue', inputs.postageChargedE4)
+  put('discount', labels.discountRatio, 'revenue', -discount)
   put('tax', 'Tax in the price', 'tax', -tax)
   const net = gross - tax
 
@@ -114,15 +120,15 @@ export function workOut(
     if (fee.kind === 'listing') listingFees += amount
     else refundable += amount
   }
-  put('postageOut', 'Postage out', 'delivery', -inputs.postageOutE4)
-  put('packing', 'Packing', 'delivery', -inputs.packingE4)
-  put('fulfilment', 'Fulfilment', 'delivery', -inputs.fulfilmentE4)
+  put('postageOut', labels.postageOutE4, 'delivery', -inputs.postageOutE4)
+  put('packing', labels.packingE4, 'delivery', -inputs.packingE4)
+  put('fulfilment', labels.fulfilmentE4, 'delivery', -inputs.fulfilmentE4)
   const storage = times(inputs.storagePerMonthE4, inputs.storageMonths)
-  put('storage', 'Storage', 'delivery', -storage)
-  put('advertising', 'Advertising', 'selling', -inputs.advertisingE4)
+  put('storage', labels.storagePerMonthE4, 'delivery', -storage)
+  put('advertising', labels.advertisingE4, 'selling', -inputs.advertisingE4)
   put(
     'commission',
-    'Creator commission',
+    labels.commissionRatio,
     'selling',
     -times(paid - bases.priceTaxE4 * (inputs.pricesIncludeTax ? 1 : 0), inputs.commissionRatio),
   )
@@ -133,7 +139,7 @@ export function workOut(
         inputs.costPerReturnE4 -
         times(goods.landed ?? 0, inputs.recoveredRatio) -
         times(refundable, inputs.feesRefundedRatio)
-  put('returns', 'Returns', 'returns', perReturn === null ? null : -times(perReturn, inputs.returnRatio))
+  put('returns', labels.returnRatio, 'returns', perReturn === null ? null : -times(perReturn, inputs.returnRatio))
   const outlay =
     goods.landed === null
       ? null
@@ -161,11 +167,16 @@ function goodsLines(
   const importTax =
     goods === null || duty === null ? null : times(goods + delivery + freight + duty, inputs.importTaxRatio)
   const borne = inputs.importTaxRecoverable ? 0 : importTax
-  put('goods', 'Goods', 'goods', minus(goods))
-  put('supplierDelivery', 'Delivery from supplier', 'goods', -delivery)
-  put('freight', 'Inbound freight', 'goods', -freight)
-  put('duty', 'Duty', 'goods', inputs.dutyRatio === 0 ? 0 : minus(duty))
-  put('importTax', 'Import tax', 'goods', inputs.importTaxRatio === 0 || inputs.importTaxRecoverable ? 0 : minus(borne))
+  put('goods', labels.tiers, 'goods', minus(goods))
+  put('supplierDelivery', labels.supplierDeliveryE4, 'goods', -delivery)
+  put('freight', labels.inboundFreightE4, 'goods', -freight)
+  put('duty', labels.dutyRatio, 'goods', inputs.dutyRatio === 0 ? 0 : minus(duty))
+  put(
+    'importTax',
+    labels.importTaxRatio,
+    'goods',
+    inputs.importTaxRatio === 0 || inputs.importTaxRecoverable ? 0 : minus(borne),
+  )
   const landed = goods === null ? null : goods + delivery + freight + (duty ?? 0) + (borne ?? 0)
   return { landed, taxGivenBack: inputs.importTaxRecoverable ? (importTax ?? 0) : 0 }
 }

@@ -1,4 +1,4 @@
-import { blankInputs, costParts, feeScheduleSchema, ownCostSchema, scheduleFromJson, type CostInputs } from '.'
+import { blankInputs, costSchemas, feeScheduleSchema, ownCostSchema, scheduleFromJson, type CostInputs } from '.'
 import { firstFault } from '../schema'
 
 const line = { id: 'sale', label: 'Market fee', kind: 'market', base: 'price', percent: 12, fixed: '0.30', stepsApply: 'marginal', per: 'order' } // prettier-ignore
@@ -73,7 +73,7 @@ test('what the form keeps and what the file brings is judged by the same schema'
 
 test('a sale without any cost is a right one, part by part', () => {
   const blank = blankInputs('EUR')
-  for (const [name, part] of Object.entries(costParts))
+  for (const [name, part] of Object.entries(costSchemas))
     expect([name, firstFault(part, blank[name as keyof CostInputs])]).toEqual([name, null])
   expect(firstFault(ownCostSchema, {})).toBeNull()
   expect(firstFault(ownCostSchema, { postageOutE4: 24_500, tiers: [{ from: 1, priceE4: 0 }] })).toBeNull()

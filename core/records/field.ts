@@ -24,6 +24,28 @@ export type Words = Partial<Record<Language, string>>
 export type ValueListName =
   'yesNo' | 'verdicts' | 'conditions' | 'signs' | 'goods' | 'formats' | 'clips' | 'sorts' | 'languages'
 
+/** How a figure stands on a screen. */
+export type FigureFormat = 'money' | 'signed money' | 'count' | 'percent' | 'rating' | 'number' | 'score'
+
+/** Edges of a strip's bins in the figure's own unit; the first and last bin take what lies beyond. */
+export interface StripScale {
+  from: number
+  to: number
+  kind: 'linear' | 'log'
+}
+
+/** What an item of several listings makes of a field, and how it is shown. */
+export interface ItemUse {
+  /** the first that is known; each word once; or one figure out of those that are known */
+  as: 'first' | 'words' | 'least' | 'most' | 'sum' | 'mean'
+  /** field that a mean is weighed by, each listing counting once at least */
+  weight?: string
+  /** makes it a measure: a strip, a column, an order and a limit of Cuts */
+  measure?: { label: string; format: FigureFormat; scale: StripScale; band?: readonly [number | null, number | null] }
+  /** makes it a facet, by the name under which queries keep it */
+  facet?: { name: string; label: string }
+}
+
 export interface Field {
   name: string
   label: string
@@ -35,6 +57,16 @@ export interface Field {
   values?: ValueListName
   /** days of the window that its heading must name */
   window?: number
+  /**
+   * how captures that speak of one listing become one value: the newest list of listings that says it ('latest', the default);
+   * likewise, but where none says it a sales file may ('named'); by a rule of its own, with others ('apart'); it is not kept ('none')
+   */
+  merge?: 'latest' | 'named' | 'apart' | 'none'
+  /** nearly every listing has words of its own: dictionaries are put behind each other instead of being made one */
+  distinct?: boolean
+  /** field of a list of stores that says it where no listing does */
+  storeField?: string
+  item?: ItemUse
   /** helps to read a file; no record holds it */
   fileOnly?: boolean
   help: string
@@ -74,4 +106,16 @@ export interface RecordKind {
   /** Figures it lives on, and what is not known without them: what looks like one and was left out is asked about. */
   lives: Readonly<Record<string, string>>
   fields: readonly Field[]
+}
+
+/** A field whose name and type the compiler knows too. */
+export function field<const N extends string, const T extends FieldType>(
+  f: Field & { readonly name: N; readonly type: T },
+): Field & { readonly name: N; readonly type: T } {
+  return f
+}
+
+/** A kind of which the compiler knows every field. */
+export function kind<const F extends readonly Field[]>(k: RecordKind & { fields: F }): RecordKind & { fields: F } {
+  return k
 }

@@ -1,3 +1,4 @@
+import { Dictionary } from './dictionary'
 import type { Column, RowRecord, Table } from './table'
 
 export interface ColumnSpec {
@@ -17,8 +18,7 @@ export class TableBuilder {
     spec: ColumnSpec
     codes: Int32Array
     values: Float64Array
-    words: string[]
-    index: Map<string, number>
+    dictionary: Dictionary
     known: boolean
   }[]
 
@@ -27,8 +27,7 @@ export class TableBuilder {
       spec,
       codes: new Int32Array(spec.type === 'text' ? this.#capacity : 0).fill(-1),
       values: new Float64Array(spec.type === 'number' ? this.#capacity : 0).fill(NaN),
-      words: [],
-      index: new Map(),
+      dictionary: new Dictionary(),
       known: false,
     }))
   }
@@ -45,7 +44,7 @@ export class TableBuilder {
       const value = record[part.spec.name]
       if (value === null || value === undefined) continue
       part.known = true
-      if (part.spec.type === 'text') part.codes[row] = codeOf(part, String(value))
+      if (part.spec.type === 'text') part.codes[row] = part.dictionary.code(String(value))
       else if (typeof value === 'number') part.values[row] = value
     }
     return this
@@ -54,11 +53,11 @@ export class TableBuilder {
   /** The table; columns in which nothing is known are left out, readers take them as unknown. */
   finish(): Table {
     const columns: Record<string, Column> = {}
-    for (const { spec, codes, values, words, known } of this.#parts) {
+    for (const { spec, codes, values, dictionary, known } of this.#parts) {
       if (!known) continue
       columns[spec.name] =
         spec.type === 'text'
-          ? { type: 'text', codes: codes.slice(0, this.#rows), words }
+          ? { type: 'text', codes: codes.slice(0, this.#rows), words: dictionary.words }
           : { type: 'number', values: values.slice(0, this.#rows) }
     }
     return { rows: this.#rows, columns }
@@ -76,14 +75,4 @@ export class TableBuilder {
 function grown<T extends Int32Array | Float64Array>(old: T, larger: T): T {
   larger.set(old)
   return larger
-}
-
-function codeOf(part: { words: string[]; index: Map<string, number> }, word: string): number {
-  let code = part.index.get(word)
-  if (code === undefined) {
-    code = part.words.length
-    part.words.push(word)
-    part.index.set(word, code)
-  }
-  return code
 }

@@ -1,11 +1,11 @@
-import type { RecordKind } from '../field'
+import { kind } from '../field'
 import { reviews, rating, stock, units, unitsTotal } from './fields/counts'
 import { brand, category, gtin, listingId, picture, tags, title, url } from './fields/goods'
 import { change, commission, currency, delivery, price, revenue } from './fields/money'
 import { country, listedOn, market, shipsFrom, since, store } from './fields/people'
 import { also } from './fields/also'
 
-export const listings: RecordKind = {
+export const listings = kind({
   name: 'listings',
   label: 'Listings',
   noun: ['listing', 'listings'],
@@ -19,10 +19,12 @@ export const listings: RecordKind = {
     store: 'who sells it, and how many do',
   },
   fields: [
-    market,
+    { ...market, merge: 'named' },
     {
       ...listingId,
       required: true,
+      merge: 'named',
+      distinct: true,
       says: also(listingId, {
         en: 'id, ref, reference, sku, sku ref, code',
         de: 'nummer, nr, id, kennung',
@@ -34,11 +36,13 @@ export const listings: RecordKind = {
         pt: 'id, código, número, sku',
       }),
     },
-    { ...title, required: true },
-    store,
+    { ...title, required: true, merge: 'named', distinct: true },
+    { ...store, merge: 'named' },
     {
       ...since,
       name: 'storeSince',
+      storeField: 'since',
+      item: { as: 'most' },
       label: 'Store since',
       says: {
         en: 'store since, shop since, seller since, shop opened, store opened, store open date, seller joined',
@@ -52,23 +56,37 @@ export const listings: RecordKind = {
       },
       help: 'When the store opened.',
     },
-    { ...price, required: true },
-    currency,
+    { ...price, required: true, merge: 'apart' },
+    { ...currency, merge: 'apart', item: { as: 'words', facet: { name: 'currencies', label: 'Currency' } } },
     delivery,
-    units,
+    { ...units, merge: 'apart' },
     unitsTotal,
-    revenue,
+    { ...revenue, merge: 'none' },
     {
       ...change,
       name: 'growth',
+      merge: 'none',
       label: 'Reported change',
       help: 'Change against the window before, as the market reports it.',
     },
-    rating,
-    reviews,
+    {
+      ...rating,
+      item: {
+        as: 'mean',
+        weight: 'reviews',
+        measure: { label: 'Rating', format: 'rating', scale: { from: 2.5, to: 5, kind: 'linear' }, band: [4, null] },
+      },
+    },
+    {
+      ...reviews,
+      item: {
+        as: 'sum',
+        measure: { label: 'Reviews', format: 'count', scale: { from: 1, to: 10_000, kind: 'log' } },
+      },
+    },
     listedOn,
-    category,
-    gtin,
+    { ...category, merge: 'named', item: { as: 'first' } },
+    { ...gtin, merge: 'named', item: { as: 'first' } },
     brand,
     {
       name: 'kind',
@@ -152,7 +170,18 @@ export const listings: RecordKind = {
       },
       help: 'What was paid for to have it seen, or none.',
     },
-    stock,
+    {
+      ...stock,
+      item: {
+        as: 'sum',
+        measure: {
+          label: 'Sellers’ stock',
+          format: 'count',
+          scale: { from: 1, to: 10_000, kind: 'log' },
+          band: [1000, null],
+        },
+      },
+    },
     {
       name: 'rank',
       label: 'Sales rank',
@@ -168,8 +197,28 @@ export const listings: RecordKind = {
         pt: 'posição, ranking, classificação de vendas, lugar',
       },
       help: 'Its place among what sells on its market, 1 being first.',
+      item: {
+        as: 'least',
+        measure: {
+          label: 'Sales rank',
+          format: 'count',
+          scale: { from: 1, to: 1_000_000, kind: 'log' },
+          band: [null, 300_000],
+        },
+      },
     },
-    commission,
+    {
+      ...commission,
+      item: {
+        as: 'most',
+        measure: {
+          label: 'Commission',
+          format: 'percent',
+          scale: { from: 0, to: 0.5, kind: 'linear' },
+          band: [0.15, 0.3],
+        },
+      },
+    },
     {
       name: 'creators',
       label: 'Creators',
@@ -185,8 +234,17 @@ export const listings: RecordKind = {
         pt: 'criadores, número de criadores',
       },
       help: 'How many creators promote it.',
+      item: {
+        as: 'most',
+        measure: { label: 'Creators', format: 'count', scale: { from: 1, to: 20_000, kind: 'log' }, band: [100, 5000] },
+      },
     },
-    { ...country, help: 'Where its store is.' },
+    {
+      ...country,
+      help: 'Where its store is.',
+      storeField: 'country',
+      item: { as: 'words', facet: { name: 'countries', label: 'Country of the store' } },
+    },
     {
       name: 'language',
       label: 'Language',
@@ -203,10 +261,11 @@ export const listings: RecordKind = {
       },
       values: 'languages',
       help: 'In which language it is written.',
+      item: { as: 'words', facet: { name: 'languages', label: 'Language' } },
     },
-    shipsFrom,
-    tags,
-    { ...url, help: 'Address of the listing.' },
-    picture,
+    { ...shipsFrom, item: { as: 'words', facet: { name: 'shipsFrom', label: 'Ships from' } } },
+    { ...tags, distinct: true },
+    { ...url, distinct: true, help: 'Address of the listing.' },
+    { ...picture, distinct: true, item: { as: 'first' } },
   ],
-}
+})

@@ -1,7 +1,7 @@
-import type { Field } from '../../field'
+import { field } from '../../field'
 
 /** Fields of what was sold, how it is thought of, and what is left. */
-export const units: Field = {
+export const units = field({
   name: 'units',
   label: 'Units in window',
   type: 'count',
@@ -16,8 +16,8 @@ export const units: Field = {
     pt: 'vendidos, unidades vendidas, vendas, quantidade, quantidade vendida, unidades, qtd, qtd vendida, vendas mensais, vendas do mês, peças vendidas, un vendidas, qtde, número de vendas, pedidos, encomendas',
   },
   help: 'Units sold in the window the file states (30 days unless it says otherwise).',
-}
-export const unitsTotal: Field = {
+})
+export const unitsTotal = field({
   name: 'unitsTotal',
   label: 'Units in all',
   type: 'count',
@@ -32,8 +32,8 @@ export const unitsTotal: Field = {
     pt: 'vendas totais, total vendido, total de vendas, vendidos no total, vendas acumuladas, unidades totais',
   },
   help: 'Units sold since it was listed.',
-}
-export const rating: Field = {
+})
+export const rating = field({
   name: 'rating',
   label: 'Rating',
   type: 'rating',
@@ -48,8 +48,8 @@ export const rating: Field = {
     pt: 'avaliação, estrelas, classificação, avaliação média, nota, pontuação, classificação média',
   },
   help: 'Average stars, 0 to 5.',
-}
-export const reviews: Field = {
+})
+export const reviews = field({
   name: 'reviews',
   label: 'Reviews',
   type: 'count',
@@ -64,8 +64,8 @@ export const reviews: Field = {
     pt: 'avaliações, número de avaliações, num avaliações, opiniões, n de opiniões, comentários, número de opiniões, qtd avaliações, nº avaliações',
   },
   help: 'How many reviews.',
-}
-export const stock: Field = {
+})
+export const stock = field({
   name: 'stock',
   label: 'Stock',
   type: 'count',
@@ -80,8 +80,8 @@ export const stock: Field = {
     pt: 'stock, estoque, em stock, disponível, existências, quantidade disponível, inventário, disponibilidade',
   },
   help: 'Units on offer.',
-}
-export const leadDays: Field = {
+})
+export const leadDays = field({
   name: 'leadDays',
   label: 'Days to deliver',
   type: 'lead',
@@ -96,4 +96,4 @@ export const leadDays: Field = {
     pt: 'prazo de entrega, prazo, tempo de entrega, dias de entrega, prazo entrega, tempo de envio',
   },
   help: 'Days from order to arrival.',
-}
+})

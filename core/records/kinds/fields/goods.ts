@@ -1,7 +1,7 @@
-import type { Field } from '../../field'
+import { field } from '../../field'
 
 /** Fields that say which goods are meant. */
-export const listingId: Field = {
+export const listingId = field({
   name: 'id',
   label: 'Listing number',
   type: 'id',
@@ -16,8 +16,8 @@ export const listingId: Field = {
     pt: 'id do anúncio, número do anúncio, n anúncio, código, código do artigo, referência, ref, id do produto, código do produto, artigo, artigo n, número do artigo, referência do anúncio',
   },
   help: 'Identifies the listing on its market.',
-}
-export const title: Field = {
+})
+export const title = field({
   name: 'title',
   label: 'Title',
   type: 'text',
@@ -32,8 +32,8 @@ export const title: Field = {
     pt: 'título, nome, nome do produto, produto, artigo, descrição, designação, título do anúncio, descrição do produto, nome do artigo, descrição do artigo',
   },
   help: 'The words a buyer reads.',
-}
-export const sku: Field = {
+})
+export const sku = field({
   name: 'sku',
   label: 'My number',
   type: 'id',
@@ -48,8 +48,8 @@ export const sku: Field = {
     pt: 'código interno, referência interna, ref interna, código próprio, minha referência, sku, código, referência, ref, ref própria, código do vendedor',
   },
   help: 'My own number for it.',
-}
-export const gtin: Field = {
+})
+export const gtin = field({
   name: 'gtin',
   label: 'Barcode',
   type: 'gtin',
@@ -64,8 +64,8 @@ export const gtin: Field = {
     pt: 'código de barras, cód barras, ean, código ean, gtin',
   },
   help: 'GTIN of 8, 12, 13 or 14 digits with a right check digit.',
-}
-export const brand: Field = {
+})
+export const brand = field({
   name: 'brand',
   label: 'Brand',
   type: 'text',
@@ -80,8 +80,8 @@ export const brand: Field = {
     pt: 'marca, fabricante, nome da marca',
   },
   help: 'Brand on the goods.',
-}
-export const category: Field = {
+})
+export const category = field({
   name: 'category',
   label: 'Category',
   type: 'path',
@@ -96,8 +96,8 @@ export const category: Field = {
     pt: 'categoria, família, secção, grupo, departamento, caminho da categoria, cat',
   },
   help: 'Broad to narrow, separated by / > or |.',
-}
-export const tags: Field = {
+})
+export const tags = field({
   name: 'tags',
   label: 'Tags',
   type: 'list',
@@ -112,8 +112,8 @@ export const tags: Field = {
     pt: 'etiquetas, tags, palavras-chave',
   },
   help: 'Search words of the listing.',
-}
-export const picture: Field = {
+})
+export const picture = field({
   name: 'picture',
   label: 'Picture',
   type: 'text',
@@ -128,8 +128,8 @@ export const picture: Field = {
     pt: 'imagem, foto, url da imagem, link da imagem, fotografia, imagem principal',
   },
   help: 'Address of a picture.',
-}
-export const url: Field = {
+})
+export const url = field({
   name: 'url',
   label: 'Address',
   type: 'text',
@@ -144,10 +144,10 @@ export const url: Field = {
     pt: 'ligação, url, endereço, link, página, hiperligação',
   },
   help: 'Where it can be seen.',
-}
+})
 
 /** The market's number beside one's own: only what surely means the market's. */
-export const marketListingId: Field = {
+export const marketListingId = field({
   ...listingId,
   says: {
     en: 'listing id, listing number, item id, market listing id, listing, listing no, listing ref, item no, item number, market item id',
@@ -159,4 +159,4 @@ export const marketListingId: Field = {
     pl: 'nr oferty, numer oferty, id oferty, nr aukcji',
     pt: 'id do anúncio, número do anúncio, n anúncio, referência do anúncio',
   },
-}
+})

@@ -1,7 +1,7 @@
-import type { Field } from '../../field'
+import { field } from '../../field'
 
 /** Fields of amounts, and shares of them. */
-export const price: Field = {
+export const price = field({
   name: 'price',
   label: 'Price',
   type: 'money',
@@ -16,8 +16,8 @@ export const price: Field = {
     pt: 'preço, preço de venda, preço unitário, preço unit, pvp, preço com iva, preço oferta, preço atual, preço final, preço por unidade, valor unitário, valor, preço médio, p venda, p unit, pr venda',
   },
   help: 'What a buyer pays for one, delivery apart.',
-}
-export const currency: Field = {
+})
+export const currency = field({
   name: 'currency',
   label: 'Currency',
   type: 'currency',
@@ -32,8 +32,8 @@ export const currency: Field = {
     pt: 'moeda, divisa, código da moeda',
   },
   help: 'ISO 4217 code of the amounts in the row.',
-}
-export const delivery: Field = {
+})
+export const delivery = field({
   name: 'delivery',
   label: 'Delivery price',
   type: 'money',
@@ -48,8 +48,8 @@ export const delivery: Field = {
     pt: 'portes, envio, custo de envio, despesas de envio, portes de envio, frete, entrega, custos de envio, valor do frete',
   },
   help: 'What delivery of one order costs.',
-}
-export const revenue: Field = {
+})
+export const revenue = field({
   name: 'revenue',
   label: 'Sales in window',
   type: 'money',
@@ -64,8 +64,8 @@ export const revenue: Field = {
     pt: 'faturação, faturamento, receita, receitas, valor total, valor de vendas, vendas, total de vendas, montante, volume de vendas, total, total linha',
   },
   help: 'Money taken in the window.',
-}
-export const averagePrice: Field = {
+})
+export const averagePrice = field({
   name: 'averagePrice',
   label: 'Average price',
   type: 'money',
@@ -80,8 +80,8 @@ export const averagePrice: Field = {
     pt: 'preço médio, ticket médio, preço médio de venda',
   },
   help: 'Average selling price.',
-}
-export const cost: Field = {
+})
+export const cost = field({
   name: 'cost',
   label: 'My cost',
   type: 'money',
@@ -96,8 +96,8 @@ export const cost: Field = {
     pt: 'custo, preço de custo, preço de compra, custo unitário, custo de compra, custo de aquisição, p compra, p custo',
   },
   help: 'What one costs me, landed.',
-}
-export const commission: Field = {
+})
+export const commission = field({
   name: 'commission',
   label: 'Commission',
   type: 'ratio',
@@ -112,8 +112,8 @@ export const commission: Field = {
     pt: 'comissão, taxa de comissão, percentagem de comissão',
   },
   help: 'Share of the price for those who promote it.',
-}
-export const change: Field = {
+})
+export const change = field({
   name: 'change',
   label: 'Change',
   type: 'ratio',
@@ -128,4 +128,4 @@ export const change: Field = {
     pt: 'variação, crescimento, tendência, evolução, mudança, var',
   },
   help: 'Change against the window before.',
-}
+})

@@ -1,7 +1,7 @@
-import type { Field } from '../../field'
+import { field } from '../../field'
 
 /** Fields of who sells, where, and since when. */
-export const market: Field = {
+export const market = field({
   name: 'market',
   label: 'Market',
   type: 'text',
@@ -16,8 +16,8 @@ export const market: Field = {
     pt: 'mercado, plataforma, canal de venda, marketplace',
   },
   help: 'Where it is sold; asked once for the whole file where no column says it.',
-}
-export const store: Field = {
+})
+export const store = field({
   name: 'store',
   label: 'Store',
   type: 'text',
@@ -32,8 +32,8 @@ export const store: Field = {
     pt: 'loja, vendedor, nome da loja, nome do vendedor, vendido por, comerciante, lojista',
   },
   help: 'Who sells it.',
-}
-export const supplier: Field = {
+})
+export const supplier = field({
   name: 'supplier',
   label: 'Supplier',
   type: 'text',
@@ -48,8 +48,8 @@ export const supplier: Field = {
     pt: 'fornecedor, nome do fornecedor, grossista, fabricante, distribuidor',
   },
   help: 'Who supplies it; asked once where no column says it.',
-}
-export const country: Field = {
+})
+export const country = field({
   name: 'country',
   label: 'Country',
   type: 'text',
@@ -64,8 +64,8 @@ export const country: Field = {
     pt: 'país, código do país, localização',
   },
   help: 'Where it is.',
-}
-export const shipsFrom: Field = {
+})
+export const shipsFrom = field({
   name: 'shipsFrom',
   label: 'Ships from',
   type: 'text',
@@ -80,8 +80,8 @@ export const shipsFrom: Field = {
     pt: 'enviado de, origem, país de origem, proveniência, armazém, expedido de',
   },
   help: 'Country it ships from.',
-}
-export const listedOn: Field = {
+})
+export const listedOn = field({
   name: 'listedOn',
   label: 'Listed on',
   type: 'day',
@@ -96,8 +96,8 @@ export const listedOn: Field = {
     pt: 'data de publicação, publicado em, criado em, à venda desde, data de inserção, adicionado em, data de criação, anunciado em',
   },
   help: 'When it was first listed.',
-}
-export const since: Field = {
+})
+export const since = field({
   name: 'since',
   label: 'Open since',
   type: 'day',
@@ -112,4 +112,4 @@ export const since: Field = {
     pt: 'desde, aberta desde, membro desde, ativo desde, data de abertura, aberto desde, registado desde, abertura',
   },
   help: 'When it opened.',
-}
+})

@@ -1,7 +1,7 @@
-import type { Field } from '../../field'
+import { field } from '../../field'
 
 /** Fields of what is shown and how it is met. */
-export const views: Field = {
+export const views = field({
   name: 'views',
   label: 'Views',
   type: 'count',
@@ -16,8 +16,8 @@ export const views: Field = {
     pt: 'visualizações, impressões, vistas, reproduções, alcance, exibições',
   },
   help: 'How often it was seen.',
-}
-export const likes: Field = {
+})
+export const likes = field({
   name: 'likes',
   label: 'Likes',
   type: 'count',
@@ -32,8 +32,8 @@ export const likes: Field = {
     pt: 'gostos, curtidas, likes, corações, reações',
   },
   help: 'How many liked it.',
-}
-export const comments: Field = {
+})
+export const comments = field({
   name: 'comments',
   label: 'Comments',
   type: 'count',
@@ -48,8 +48,8 @@ export const comments: Field = {
     pt: 'comentários, respostas, número de comentários',
   },
   help: 'How many answered it.',
-}
-export const shares: Field = {
+})
+export const shares = field({
   name: 'shares',
   label: 'Shares',
   type: 'count',
@@ -64,8 +64,8 @@ export const shares: Field = {
     pt: 'partilhas, compartilhamentos, partilhado',
   },
   help: 'How many passed it on.',
-}
-export const headline: Field = {
+})
+export const headline = field({
   name: 'title',
   label: 'Headline',
   type: 'text',
@@ -80,4 +80,4 @@ export const headline: Field = {
     pt: 'título, texto, legenda, descrição, cabeçalho, texto do anúncio',
   },
   help: 'Its words.',
-}
+})

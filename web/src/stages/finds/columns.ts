@@ -1,4 +1,4 @@
-import { measures } from '@sickle/core/engine'
+import { compositeColumns, measures } from '@sickle/core/engine'
 
 /** A column of the finds beside the item itself. */
 export interface FindColumn {
@@ -13,29 +13,25 @@ export interface FindColumn {
   title?: string
 }
 
-/** Columns that show more than one figure, or one with its sign; any other measure is a column of its own. */
-const built = (sign: string): FindColumn[] => [
-  { id: 'price', name: 'Price', label: `Price\n${sign}`, width: 84, sortBy: 'price' },
-  { id: 'units', name: 'Units', label: 'Units\n30 d', width: 54, sortBy: 'units' },
-  { id: 'trend', name: 'Trend and stage of life', label: '90 days', width: 86, sortBy: 'growth', left: true, title: 'Sort by growth over 28 days' },
-  { id: 'sold', name: 'Both sell-throughs', label: 'Sold, per\nlisting', width: 58, sortBy: 'sellThroughLow', title: 'Share of listings that sold at least once, in order of the lower end of its interval; units per listing' },
-  { id: 'room', name: 'Room', label: 'Room', width: 78, sortBy: 'room', left: true, title: 'How open it is to one more seller' },
-  { id: 'landed', name: 'Landed cost', label: `Landed\n${sign}`, width: 58, sortBy: 'landed' },
-  { id: 'profit', name: 'Profit and margin', label: `Profit\n${sign}, %`, width: 62, sortBy: 'profit', title: 'At the lowest competing price of the market where it earns most' },
-  { id: 'worth', name: 'Worth', label: 'Worth', width: 46, sortBy: 'worth' },
-] // prettier-ignore
-
-const inBuilt = new Set([
-  'price',
-  'units',
-  'sellThrough',
-  'unitsPerListing',
-  'room',
-  'landed',
-  'profit',
-  'margin',
-  'worth',
-])
+/** How the composite columns stand in the grid. */
+const looks: Record<string, (sign: string) => Pick<FindColumn, 'label' | 'width' | 'left' | 'title'>> = {
+  price: (sign) => ({ label: `Price\n${sign}`, width: 84 }),
+  units: () => ({ label: 'Units\n30 d', width: 54 }),
+  trend: () => ({ label: '90 days', width: 86, left: true, title: 'Sort by growth over 28 days' }),
+  sold: () => ({
+    label: 'Sold, per\nlisting',
+    width: 58,
+    title: 'Share of listings that sold at least once, in order of the lower end of its interval; units per listing',
+  }),
+  room: () => ({ label: 'Room', width: 78, left: true, title: 'How open it is to one more seller' }),
+  landed: (sign) => ({ label: `Landed\n${sign}`, width: 58 }),
+  profit: (sign) => ({
+    label: `Profit\n${sign}, %`,
+    width: 62,
+    title: 'At the lowest competing price of the market where it earns most',
+  }),
+  worth: () => ({ label: 'Worth', width: 46 }),
+}
 
 /** The last word of a heading stands below the others. */
 function inTwoLines(label: string): string {
@@ -45,16 +41,17 @@ function inTwoLines(label: string): string {
 
 /** Everything that can be a column, in the order it is offered. */
 export function allColumns(sign: string): FindColumn[] {
+  const composite = compositeColumns.map(({ id, name, sortBy }) => ({
+    id,
+    name,
+    sortBy,
+    ...(looks[id]?.(sign) ?? { label: name, width: 70 }),
+  }))
+  const shown = new Set(compositeColumns.flatMap((c) => c.shown))
   const others = measures
-    .filter((m) => !inBuilt.has(m.name))
-    .map((m) => ({
-      id: m.name,
-      name: m.label,
-      label: inTwoLines(m.label),
-      width: 70,
-      sortBy: m.name,
-    }))
-  return [...built(sign), ...others]
+    .filter((m) => !shown.has(m.name))
+    .map((m) => ({ id: m.name, name: m.label, label: inTwoLines(m.label), width: 70, sortBy: m.name }))
+  return [...composite, ...others]
 }
 
 /** The chosen columns, in their order; a name that means nothing any more is left out. */

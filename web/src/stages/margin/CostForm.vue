@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Item } from '@sickle/core/catalog'
-import { costParts, type CostInputs } from '@sickle/core/margin'
+import { costSchemas, type CostInputs } from '@sickle/core/margin'
 import { tierPrice } from '@sickle/core/notation'
 import { currencySign } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
@@ -98,7 +98,7 @@ async function forAll() {
             v-else
             :value="inputs[f.name] as number"
             :percent="f.type === 'ratio'"
-            :schema="costParts[f.name]"
+            :schema="costSchemas[f.name]"
             :label="f.label"
             @change="(n) => setField(f, n)"
           />

@@ -2,7 +2,7 @@
 import { NRadioButton, NRadioGroup, NSelect } from 'naive-ui'
 import { computed, ref } from 'vue'
 import type { SellerRules } from '@sickle/core/catalog'
-import { costParts } from '@sickle/core/margin'
+import { costSchemas } from '@sickle/core/margin'
 import type { DecimalMark } from '@sickle/core/money'
 import { currency } from '@sickle/core/schema'
 import { faultIn } from '@/shared/fault-in'
@@ -71,7 +71,7 @@ const sign = computed(() => currencySign(rules.home))
         ><NumberField
           :value="costs.taxRatio"
           percent
-          :schema="costParts.taxRatio"
+          :schema="costSchemas.taxRatio"
           label="Tax on my sales"
           @change="(taxRatio) => changeCosts({ taxRatio })"
         />
