@@ -1,3 +1,5 @@
+import type { SeasonIndex } from '../demand'
+import type { TitleForms } from '../goods'
 import type { Offer } from '../supply'
 import type { Table } from '../tables'
 import type { SalesBlock } from './sales-block'
@@ -7,11 +9,16 @@ export interface Catalog {
   /** one row a listing */
   listings: Table
   sales: SalesBlock
+  /** their titles taken apart, and listing → the group that barcodes and titles join it to, whatever the seller said */
+  forms: TitleForms
+  groupOf: Int32Array
   /** listing → item */
   itemOf: Int32Array
   /** item → its listings: `members` from `starts[item]` up to `starts[item + 1]` */
   starts: Int32Array
   members: Int32Array
+  /** category → how its demand runs over the year */
+  seasons: ReadonlyMap<string, SeasonIndex>
   /** stage of life, one row an item */
   life: Table
   /** what competing offers, clips and advertisements say, one row an item */

@@ -6,6 +6,7 @@ import type { Item, MemberListing } from './item'
 import type { Reach } from './item-reach'
 import { toHome } from './home-amount'
 import type { Listing } from './listing'
+import { clearestTitle } from './clearest-title'
 import { webAddress } from './listing-address'
 import { goodsKind, type SellerRules } from './rules'
 import { statedBy } from './stated-values'
@@ -113,29 +114,6 @@ function memberOf({ listing: l, series, unpublished }: KnownListing, end: number
     series,
     capturedOn: l.capturedOn,
   }
-}
-
-/** The most typical title: the one whose words most of the others have too; the shorter of equals. */
-function clearestTitle(titles: string[]): string {
-  if (titles.length === 1) return titles[0] as string
-  const calm = titles.filter((t) => t !== t.toUpperCase())
-  const list = calm.length > 0 ? calm : titles
-  const split = list.map((t) => [...new Set(t.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [])])
-  const counts = new Map<string, number>()
-  for (const words of split) for (const w of words) counts.set(w, (counts.get(w) ?? 0) + 1)
-  const typical = (i: number) => mean((split[i] ?? []).map((w) => counts.get(w) as number))
-  return list.reduce(
-    (best, title, i) => (better(typical(i), title, typical(list.indexOf(best)), best) ? title : best),
-    list[0] ?? '',
-  )
-}
-
-function better(a: number, titleA: string, b: number, titleB: string): boolean {
-  return a > b + 1e-9 || (Math.abs(a - b) <= 1e-9 && titleA.length < titleB.length)
-}
-
-function mean(list: number[]): number {
-  return list.length === 0 ? 0 : list.reduce((x, y) => x + y, 0) / list.length
 }
 
 function salesBySeller(rows: MemberListing[]): number[] {

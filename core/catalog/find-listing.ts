@@ -34,6 +34,22 @@ export class ListingIndex {
     return null
   }
 
+  /** The listings that the rows of another table speak of; -1 where a row speaks of none of these. */
+  match(table: Table): Int32Array {
+    const [market, id] = [textColumn(table, 'market'), textColumn(table, 'id')]
+    const markets = Int32Array.from({ length: market.words.length }, (_, i) =>
+      this.#codeOfMarket(market.words.at(i) ?? ''),
+    )
+    const ids = packWords(id.words)
+    return Int32Array.from({ length: table.rows }, (_, row) => {
+      const [m, code] = [markets[market.codes[row] as number] ?? -1, id.codes[row] as number]
+      if (m < 0 || code < 0) return empty
+      const bytes = ids.bytes.subarray(code > 0 ? ids.ends[code - 1] : 0, ids.ends[code])
+      const slot = this.#slotFor(hash(bytes, 0, bytes.length, m), (own) => this.#is(own, m, bytes))
+      return this.#slots[slot] as number
+    })
+  }
+
   #codeOfMarket(name: string): number {
     const { words } = this.#market
     for (let code = 0; code < words.length; code++) if (words.at(code) === name) return code

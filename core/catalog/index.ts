@@ -1,5 +1,7 @@
 export * from './build-catalog'
 export type { Catalog } from './catalog'
+export { rejoinCatalog } from './rejoin-catalog'
+export { renewCatalog, type CatalogChange, type Gathered } from './renew-catalog'
 export * from './grade'
 export * from './item'
 export * from './item-costs'

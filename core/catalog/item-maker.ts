@@ -7,7 +7,7 @@ import type { Item } from './item'
 import { reachAt } from './item-reach'
 import { lifeAt } from './life-table'
 import { ListingReader } from './listing'
-import { priceItem } from './price-item'
+import { priceItem, type SharedCosts } from './price-item'
 import type { Corrections, SellerRules } from './rules'
 import { seriesAt } from './sales-block'
 import { unpublishedAt } from './unpublished-units'
@@ -20,8 +20,11 @@ export class ItemMaker {
   readonly #reader: ListingReader
   readonly #offers: OfferFinder
   #index: ListingIndex | null = null
+  readonly #costs: SharedCosts = new Map()
 
-  constructor(catalog: Catalog, rules: SellerRules, corrections: Corrections) {
+  /** @param index of the same listings, where one was made before */
+  constructor(catalog: Catalog, rules: SellerRules, corrections: Corrections, index: ListingIndex | null = null) {
+    this.#index = index
     this.catalog = catalog
     this.rules = rules
     this.corrections = corrections
@@ -39,10 +42,14 @@ export class ItemMaker {
     return this.#reader.key(this.catalog.members[this.catalog.starts[item] as number] as number)
   }
 
+  /** Finds the catalogue's listings. */
+  index(): ListingIndex {
+    return (this.#index ??= new ListingIndex(this.catalog.listings))
+  }
+
   /** The item that a listing's key belongs to; null where nothing has it any more. */
   find(key: string): number | null {
-    this.#index ??= new ListingIndex(this.catalog.listings)
-    const listing = this.#index.find(key)
+    const listing = this.index().find(key)
     return listing === null ? null : (this.catalog.itemOf[listing] as number)
   }
 
@@ -58,7 +65,12 @@ export class ItemMaker {
       })),
       { windowEnds, life: lifeAt(life, item), reach: reachAt(reach, item), rules: this.rules },
     )
-    return priceItem({ ...described, offers: this.#offersFor(described, every) }, this.rules, this.corrections)
+    return priceItem(
+      { ...described, offers: this.#offersFor(described, every) },
+      this.rules,
+      this.corrections,
+      this.#costs,
+    )
   }
 
   #offersFor({ key, title, gtin }: Item, every: boolean) {

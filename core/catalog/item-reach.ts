@@ -33,14 +33,20 @@ interface Joined {
   items: number
 }
 
+export interface ReachOptions {
+  /** finds listings; made anew where it is left out */
+  index?: () => ListingIndex
+  onProgress?: (done: number) => Promise<void>
+}
+
 /** Reach of every item, one row an item. Records that name no gathered listing are passed over. */
 export async function itemReach(
   captures: readonly Capture[],
   joined: Joined,
-  onProgress: (done: number) => Promise<void> = async () => {},
+  { index = () => new ListingIndex(joined.listings), onProgress = async () => {} }: ReachOptions = {},
 ): Promise<Table> {
   const stores = oneItemStores(joined)
-  const met = metRecords(captures, joined)
+  const met = metRecords(captures, joined, index)
   const builder = new TableBuilder(codec.columns)
   for (let item = 0; item < joined.items; item++) {
     if (item % 500 === 0) await onProgress(item / joined.items)
@@ -67,18 +73,20 @@ export function reachAt(table: Table, item: number): Reach {
 /** How many of each item's stores list that one item alone; NaN where no store is named. */
 function oneItemStores({ listings, itemOf, items }: Joined): Float64Array {
   const [market, store] = [textColumn(listings, 'market'), textColumn(listings, 'store')]
-  const several = -1
-  const only = new Map<number, number>()
+  const [none, several] = [-1, -2]
+  // by store and market; a store without a market has the first place of its own
+  const markets = market.words.length + 1
+  const only = new Int32Array(store.words.length * markets).fill(none)
   const counts = new Float64Array(items).fill(NaN)
   for (let l = 0; l < listings.rows; l++) {
     if ((store.codes[l] as number) < 0) continue
-    const key = (store.codes[l] as number) * (market.words.length + 1) + (market.codes[l] as number) + 1
-    counts[itemOf[l] as number] = 0
-    const before = only.get(key)
-    if (before === undefined) only.set(key, itemOf[l] as number)
-    else if (before !== itemOf[l]) only.set(key, several)
+    const at = (store.codes[l] as number) * markets + (market.codes[l] as number) + 1
+    const item = itemOf[l] as number
+    counts[item] = 0
+    if (only[at] === none) only[at] = item
+    else if (only[at] !== item) only[at] = several
   }
-  for (const item of only.values()) if (item !== several) counts[item] = (counts[item] as number) + 1
+  for (const item of only) if (item >= 0) counts[item] = (counts[item] as number) + 1
   return counts
 }
 
@@ -92,11 +100,15 @@ interface Met {
 const kinds = new Set<string>(['competing', 'clips', 'ads'])
 
 /** Competing offers, clips and advertisements by the item whose listing or barcode they name. */
-function metRecords(captures: readonly Capture[], { listings, itemOf }: Joined): Map<number, Met> {
+function metRecords(
+  captures: readonly Capture[],
+  { listings, itemOf }: Joined,
+  makeIndex: () => ListingIndex,
+): Map<number, Met> {
   const met = new Map<number, Met>()
   const records = captures.filter((c) => kinds.has(c.kind) && c.table.rows > 0)
   if (records.length === 0) return met
-  const index = new ListingIndex(listings)
+  const index = makeIndex()
   const byGtin = itemsByGtin(listings, itemOf)
   for (const { kind, table } of records) {
     const text = (name: string) => textColumn(table, name)

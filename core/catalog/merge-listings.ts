@@ -1,35 +1,55 @@
-import { Dictionary, joinWords, numbers, textColumn, type Column, type Table, type WordList } from '../tables'
+import { Dictionary, joinWords, numbers, textColumn, type Column, type Table } from '../tables'
 import { isFigure, listingFields } from './listing-fields'
 import type { NumberedCapture } from './number-listings'
 
 /**
  * All listings as one table, one row each, by the merge rule of each field. Captures come oldest first: a later one overwrites what
  * it knows and leaves what it does not say. What nobody says anything of has no column: at a million listings each takes 8 MB.
+ *
+ * @param base what older captures made of the first listings: it is not changed
  */
-export function mergeListings(count: number, captures: readonly NumberedCapture[]): Table {
+export function mergeListings(count: number, captures: readonly NumberedCapture[], base: Table | null = null): Table {
   const columns: Record<string, Column> = {}
   for (const field of listingFields) {
     const { name, merge = 'latest', distinct = false } = field
     const sayIt = captures.filter(
       ({ capture }) => capture.table.columns[name] && (merge === 'named' || capture.kind === 'listings'),
     )
-    if (merge === 'apart' || sayIt.length === 0) continue
+    if (merge === 'apart' || (sayIt.length === 0 && !base?.columns[name])) continue
     columns[name] = isFigure(field)
-      ? { type: 'number', values: mergeFigures(name, count, sayIt) }
-      : mergeTexts(name, count, sayIt, distinct)
+      ? { type: 'number', values: mergeFigures(name, sayIt, grownFigures(count, base, name)) }
+      : mergeTexts(name, sayIt, grownTexts(count, base, name), distinct)
   }
-  for (const [name, values] of Object.entries(mergeWindows(count, captures))) columns[name] = { type: 'number', values }
-  return { rows: count, columns: { ...columns, ...mergePrices(count, captures) } }
+  for (const [name, values] of Object.entries(mergeWindows(count, captures, base)))
+    columns[name] = { type: 'number', values }
+  return { rows: count, columns: { ...columns, ...mergePrices(count, captures, base) } }
 }
 
-function mergeTexts(name: string, count: number, captures: readonly NumberedCapture[], distinct: boolean): Column {
-  const codes = new Int32Array(count).fill(-1)
-  const lists: WordList[] = []
-  const shared = new Dictionary()
-  let base = 0
+function grownFigures(count: number, base: Table | null, name: string): Float64Array {
+  const values = new Float64Array(count).fill(NaN, base?.columns[name] ? base.rows : 0)
+  if (base?.columns[name]) values.set(numbers(base, name))
+  return values
+}
+
+function grownTexts(count: number, base: Table | null, name: string) {
+  const known = base?.columns[name] ? textColumn(base, name) : null
+  const codes = new Int32Array(count).fill(-1, known?.codes.length ?? 0)
+  if (known) codes.set(known.codes)
+  return { codes, words: known?.words ?? [] }
+}
+
+function mergeTexts(
+  name: string,
+  captures: readonly NumberedCapture[],
+  { codes, words }: ReturnType<typeof grownTexts>,
+  distinct: boolean,
+): Column {
+  const lists = [words]
+  const shared = distinct ? null : new Dictionary(words)
+  let base = words.length
   for (const { capture, rows, listings } of captures) {
     const column = textColumn(capture.table, name)
-    const recoded = distinct ? null : shared.recode(column.words)
+    const recoded = shared?.recode(column.words)
     // Sales name listings too, but only fill what no list of listings says.
     const onlyFills = capture.kind === 'sales'
     for (let i = 0; i < rows.length; i++) {
@@ -38,14 +58,13 @@ function mergeTexts(name: string, count: number, captures: readonly NumberedCapt
       if (code < 0 || (onlyFills && codes[listing] !== -1)) continue
       codes[listing] = recoded ? (recoded[code] as number) : base + code
     }
-    if (distinct) lists.push(column.words)
+    lists.push(column.words)
     base += column.words.length
   }
-  return { type: 'text', codes, words: distinct ? joinWords(lists) : shared.words }
+  return { type: 'text', codes, words: shared?.words ?? joinWords(lists) }
 }
 
-function mergeFigures(name: string, count: number, captures: readonly NumberedCapture[]): Float64Array {
-  const merged = new Float64Array(count).fill(NaN)
+function mergeFigures(name: string, captures: readonly NumberedCapture[], merged: Float64Array): Float64Array {
   for (const { capture, rows, listings } of captures) {
     const values = numbers(capture.table, name)
     for (let i = 0; i < rows.length; i++) {
@@ -57,9 +76,14 @@ function mergeFigures(name: string, count: number, captures: readonly NumberedCa
 }
 
 /** Units go with the day and the length of the window they were counted in. */
-function mergeWindows(count: number, captures: readonly NumberedCapture[]): Record<string, Float64Array> {
-  const blank = () => new Float64Array(count).fill(NaN)
-  const [units, unitsDay, windowDays, capturedOn] = [blank(), blank(), blank(), blank()]
+function mergeWindows(count: number, captures: readonly NumberedCapture[], base: Table | null) {
+  const grown = (name: string) => grownFigures(count, base, name)
+  const [units, unitsDay, windowDays, capturedOn] = [
+    grown('units'),
+    grown('unitsDay'),
+    grown('windowDays'),
+    grown('capturedOn'),
+  ]
   for (const { capture, rows, listings } of captures) {
     const values = capture.kind === 'listings' ? numbers(capture.table, 'units') : null
     for (let i = 0; i < rows.length; i++) {
@@ -78,10 +102,10 @@ function mergeWindows(count: number, captures: readonly NumberedCapture[]): Reco
 /**
  * Prices with their currency, in the order of time: a list of listings says them plainly, a sales file by its last day.
  */
-function mergePrices(count: number, captures: readonly NumberedCapture[]): { price: Column; currency: Column } {
-  const values = new Float64Array(count).fill(NaN)
-  const codes = new Int32Array(count).fill(-1)
-  const currencies = new Dictionary()
+function mergePrices(count: number, captures: readonly NumberedCapture[], base: Table | null) {
+  const values = grownFigures(count, base, 'price')
+  const { codes, words } = grownTexts(count, base, 'currency')
+  const currencies = new Dictionary(words)
   for (const { capture, rows, listings } of captures) {
     const { table } = capture
     const isSales = capture.kind === 'sales'
@@ -103,5 +127,7 @@ function mergePrices(count: number, captures: readonly NumberedCapture[]): { pri
       }
     }
   }
-  return { price: { type: 'number', values }, currency: { type: 'text', codes, words: currencies.words } }
+  const price: Column = { type: 'number', values }
+  const currency: Column = { type: 'text', codes, words: currencies.words }
+  return { price, currency }
 }

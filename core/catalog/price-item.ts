@@ -5,12 +5,24 @@ import type { Item, MarketProfit } from './item'
 import { areFeesAssumed, itemCost } from './item-costs'
 import type { Corrections, SellerRules } from './rules'
 
-/** Costs an item against its cheapest fitting offer and says what it earns on each of its markets. */
-export function priceItem(item: Item, rules: SellerRules, corrections: Corrections): Item {
+/** Costs that follow from rules alone, by market, kind and pack: the same for most of a million items. */
+export type SharedCosts = Map<string, CostInputs>
+
+/**
+ * Costs an item against its cheapest fitting offer and says what it earns on each of its markets.
+ *
+ * @param shared costs that were worked out before, under the same rules; it is added to
+ */
+export function priceItem(
+  item: Item,
+  rules: SellerRules,
+  corrections: Corrections,
+  shared: SharedCosts = new Map(),
+): Item {
   const pack = corrections.packs[item.key] ?? item.pack
   const packFrom = corrections.packs[item.key] === undefined ? item.packFrom : 'set by you'
-  const inputsFor = costing({ ...item, pack }, rules, corrections)
-  const chosen = chooseOffer({ ...item, pack }, corrections, inputsFor)
+  const inputsFor = costing({ key: item.key, kind: item.kind, pack }, { rules, corrections, shared })
+  const chosen = chooseOffer(item, corrections, inputsFor)
   const profits = item.markets.flatMap((market): MarketProfit[] => {
     const lowestE4 = lowestOn(item, market)
     if (lowestE4 === null) return []
@@ -67,10 +79,15 @@ function measuresOf(item: Item): Record<string, number | null> {
 type InputsFor = (market: string, offer: OfferMatch | null, bought: number) => CostInputs
 
 /** The checked costs of an item by market and offer, each worked out once. */
-function costing(item: Item, rules: SellerRules, corrections: Corrections): InputsFor {
-  const made = new Map<string, CostInputs>()
+function costing(
+  item: Pick<Item, 'key' | 'kind' | 'pack'>,
+  { rules, corrections, shared }: { rules: SellerRules; corrections: Corrections; shared: SharedCosts },
+): InputsFor {
+  const own = corrections.costs[item.key]
+  const ownMade: SharedCosts = new Map()
   return (market, offer, bought) => {
-    const key = `${market}\n${offer?.offer.key ?? ''}\n${bought}`
+    const made = own || offer ? ownMade : shared
+    const key = `${market}\n${offer?.offer.key ?? ''}\n${bought}\n${item.pack}\n${item.kind}`
     const known = made.get(key)
     if (known) return known
     const { inputs } = itemCost({
@@ -79,7 +96,7 @@ function costing(item: Item, rules: SellerRules, corrections: Corrections): Inpu
       kind: item.kind,
       offer: offer?.offer ?? null,
       packs: { sold: item.pack, bought },
-      own: corrections.costs[item.key],
+      own,
     })
     checkInputs(inputs)
     made.set(key, inputs)

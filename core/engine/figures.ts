@@ -1,5 +1,6 @@
 import { stepper, type Item, type ItemMaker, type WorkOptions } from '../catalog'
-import { Dictionary, type Column, type Table } from '../tables'
+import { countDaysInPlace } from './counted-days'
+import { Dictionary, gatherRows, type Column, type Table } from '../tables'
 import { facetOf, facets } from './facets'
 import { measures } from './measures'
 
@@ -16,22 +17,46 @@ const columnsOfItem = [...measures, ...sums]
 
 /** Every measure and facet of every item as columns, one row an item. @throws Problem 'cancelled' */
 export async function makeFigures(maker: ItemMaker, options: WorkOptions = {}): Promise<Table> {
-  const rows = maker.count
+  return figuresOf(
+    maker,
+    Int32Array.from({ length: maker.count }, (_, i) => i),
+    options,
+  )
+}
+
+/**
+ * The figures of items of which some have those that others had before.
+ *
+ * @param before figures of the items of before
+ * @param sameAs item → item of before that has the same figures but for days that have passed; -1 where they are to be worked out
+ * @throws Problem 'cancelled'
+ */
+export async function renewFigures(
+  before: Table,
+  maker: ItemMaker,
+  sameAs: Int32Array,
+  options: WorkOptions = {},
+): Promise<Table> {
+  const fresh: number[] = []
+  sameAs.forEach((old, item) => old < 0 && fresh.push(item))
+  const renewed = gatherRows(before, sameAs, await figuresOf(maker, Int32Array.from(fresh), options))
+  countDaysInPlace(renewed, maker.catalog)
+  return renewed
+}
+
+async function figuresOf(maker: ItemMaker, items: Int32Array, options: WorkOptions): Promise<Table> {
+  const rows = items.length
   const columns: Record<string, Column> = {}
   for (const m of columnsOfItem) columns[m.name] = { type: 'number', values: new Float64Array(rows).fill(NaN) }
-  const texts = facets.map((name) => ({
-    name,
-    codes: new Int32Array(rows).fill(-1),
-    dictionary: new Dictionary(),
-  }))
+  const texts = facets.map((name) => ({ name, codes: new Int32Array(rows).fill(-1), dictionary: new Dictionary() }))
   const step = stepper(options)
-  for (let i = 0; i < rows; i++) {
-    if (i % 100 === 0) await step(i / rows)
-    const item = maker.at(i, false)
-    writeMeasures(columns, item, i)
+  for (let row = 0; row < rows; row++) {
+    if (row % 100 === 0) await step(row / rows)
+    const item = maker.at(items[row] as number, false)
+    writeMeasures(columns, item, row)
     for (const { name, codes, dictionary } of texts) {
       const word = facetOf[name](item)
-      if (word !== null) codes[i] = dictionary.code(word)
+      if (word !== null) codes[row] = dictionary.code(word)
     }
   }
   for (const { name, codes, dictionary } of texts) columns[name] = { type: 'text', codes, words: dictionary.words }

@@ -1,4 +1,5 @@
 import { itemFields, type Item } from '../catalog'
+import { daysSince, monthsSince } from './counted-days'
 import type { FigureFormat, StripScale } from '../records'
 
 /** A column that items can be limited and sorted by. */
@@ -19,7 +20,7 @@ const major = (e4: number | null | undefined) => (e4 == null ? null : e4 / 10_00
 /** Days from the first of its listings to the end of the window. */
 function daysListed({ listings, windowEnd }: Item): number | null {
   const days = listings.flatMap((l) => l.listedOn ?? [])
-  return days.length ? Math.max(0, windowEnd - Math.min(...days)) : null
+  return days.length ? daysSince(Math.min(...days), windowEnd) : null
 }
 
 /** Measures that are worked out of several figures. */
@@ -204,7 +205,7 @@ const workedOut: readonly Measure[] = [
     name: 'storeMonths',
     label: 'Youngest store, months',
     format: 'count',
-    of: (i) => (i.storeSince === null ? null : Math.max(0, Math.floor((i.windowEnd - i.storeSince) / 30.4375))),
+    of: (i) => (i.storeSince === null ? null : monthsSince(i.storeSince, i.windowEnd)),
     scale: { from: 0, to: 120, kind: 'linear' },
     band: [null, 36],
   },

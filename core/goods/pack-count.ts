@@ -73,6 +73,7 @@ const patterns: { re: RegExp; count: (m: RegExpExecArray) => number }[] = [
  * @example findPackCount('Fat balls, 6 pcs, 90 g') // { count: 6, from: '6 pcs' }
  */
 export function findPackCount(title: string): PackCount | null {
+  if (!quantity.test(title) || !mayCount.test(title)) return null
   const text = title.replace(/[\s_]+/g, ' ')
   const first = countFirst.exec(text)
   if (first) return { count: toNumber(first[1]), from: first[0].trim() }
@@ -85,6 +86,11 @@ export function findPackCount(title: string): PackCount | null {
   }
   return null
 }
+
+/** What every pattern needs of each: most titles have one or neither, and are asked no further. */
+const quantity = /\d|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|dozen|pair|twin|double|duo|trio|triple/i
+const mayCount =
+  /pack|pk|set|lot|box|bundle|bag|case|bulk|pc|piece|count|ct|unit|stk|pair|prs|dozen|twin|double|duo|trio|triple|qty|quantity|\d ?[x×]|[x×] ?\d|\(\d|^\d|^(?:two|three|four|five|six|seven|eight|nine|ten|twelve|twenty)/i
 
 /** '100 x 9cm square pots': who begins with a size does not name several. */
 const countFirst = new RegExp(`^(\\d{1,3}) ?[x×] (?=\\d+(?:[.,]\\d+)? ?(?:cm|mm|inch|in|ft) ${plural})`, 'iu')

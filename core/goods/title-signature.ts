@@ -44,31 +44,62 @@ const figureAlone = /(?<![\p{L}\p{N}])(\d+)(?![\p{L}\p{N}])/gu
 
 /** Takes a title apart. Case, accents, order and shouting do not count. */
 export function titleSignature(title: string): TitleSignature {
-  const folded = title.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
+  const { words, sizes, colours, pack } = titleParts(title)
+  return { words: words.sort(), sizes: sizes.sort(), colours: colours.sort(), pack }
+}
+
+/**
+ * The same, everything in the order of the title.
+ *
+ * @param read which word a token stands for: `wordOfToken`, or a memory of it where many titles are read
+ */
+export function titleParts(title: string, read: (token: string) => string | null = wordOfToken): TitleSignature {
+  const folded = foldedOf(title)
   const pack = findPackCount(folded)
-  let rest = pack ? folded.replace(pack.from.toLowerCase(), ' ') : folded
-  const sizes: string[] = []
+  const { rest, sizes } = withoutSizes(pack ? folded.replace(pack.from.toLowerCase(), ' ') : folded)
+  const [words, named]: [string[], string[]] = [[], []]
+  for (const token of rest.match(isAscii.test(rest) ? asciiToken : anyToken) ?? []) {
+    const word = read(token)
+    if (word === null) continue
+    const list = colours.has(word) ? named : words
+    if (!list.includes(word)) list.push(word)
+  }
+  return { words, sizes, colours: named, pack: pack?.count ?? 1 }
+}
+const anyToken = /[\p{L}\p{N}]+/gu
+const asciiToken = /[a-z0-9]+/g
+
+function foldedOf(title: string): string {
+  // plain ASCII, as nearly all titles of some languages are, has no accents to be taken off
+  const plain = isAscii.test(title) ? title : title.normalize('NFD').replace(/\p{M}/gu, '')
+  return plain.toLowerCase()
+}
+// eslint-disable-next-line no-control-regex -- what is asked is whether there is anything beyond them
+const isAscii = /^[\x00-\x7f]*$/
+
+function withoutSizes(text: string): { rest: string; sizes: string[] } {
+  if (!digit.test(text)) return { rest: text, sizes: [] }
+  const sizes = new Set<string>()
+  let rest = text
   const take = (re: RegExp, make: (m: string[]) => string) => {
     rest = rest.replace(re, (...m: string[]) => {
-      sizes.push(make(m))
+      sizes.add(make(m))
       return ' '
     })
   }
-  if (/\d/.test(rest)) {
-    take(sidesOf, (m) => `${[m[1], m[2], m[3]].filter(Boolean).join('x')}${asUnit(m[4])}`)
-    take(sizeOf, (m) => inBaseUnit(Number(m[1]?.replace(',', '.')), asUnit(m[2])))
-    // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
-    take(figureAlone, (m) => `${Number(m[1])}#`)
-  }
-  const tokens = (rest.match(/[\p{L}\p{N}]+/gu) ?? []).map((t) => singular(spelling[t] ?? t))
-  return {
-    words: [
-      ...new Set(tokens.filter((t) => !noise.has(t) && !colours.has(t) && (t.length > 1 || /\d/.test(t)))),
-    ].sort(),
-    sizes: [...new Set(sizes)].sort(),
-    colours: [...new Set(tokens.filter((t) => colours.has(t)))].sort(),
-    pack: pack?.count ?? 1,
-  }
+  if (severalSides.test(text)) take(sidesOf, (m) => `${[m[1], m[2], m[3]].filter(Boolean).join('x')}${asUnit(m[4])}`)
+  take(sizeOf, (m) => inBaseUnit(Number(m[1]?.replace(',', '.')), asUnit(m[2])))
+  // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
+  if (digit.test(rest)) take(figureAlone, (m) => `${Number(m[1])}#`)
+  return { rest, sizes: [...sizes] }
+}
+const digit = /\d/
+const severalSides = /\d ?[x×] ?\d/
+
+/** The word that a token stands for; null where it says nothing of the goods. */
+export function wordOfToken(token: string): string | null {
+  const word = singular(spelling[token] ?? token)
+  return noise.has(word) || (word.length === 1 && !/\d/.test(word)) ? null : word
 }
 
 const base: Record<string, [string, number]> = {

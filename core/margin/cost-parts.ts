@@ -92,6 +92,6 @@ export const ownCostSchema = record(
 
 /** A sale without any cost; the ground on which inputs are built. */
 export function blankInputs(currency: string): CostInputs {
-  const blank = Object.fromEntries(costNames.map((name) => [name, costParts[name].blank]))
-  return { ...blank, fees: [], currency } as unknown as CostInputs
+  return { ...blank, fees: [], currency }
 }
+const blank = Object.fromEntries(costNames.map((name) => [name, costParts[name].blank])) as unknown as CostInputs

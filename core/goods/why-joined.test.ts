@@ -1,4 +1,4 @@
-import { joinListings, priceLikeness, whyJoined } from '.'
+import { priceLikeness, whyJoined } from '.'
 
 const names = (list: [title: string, gtin: string | null][]) => ({
   count: list.length,
@@ -12,14 +12,6 @@ const four = names([
   ['Nut cage', '2900000000025'],
 ])
 
-test('what a person said goes before barcodes and titles, and putting it back gives what was', async () => {
-  expect([...(await joinListings(four))]).toEqual([0, 0, 0, 1])
-  expect([...(await joinListings(four, { apart: new Set([1]) }))]).toEqual([0, 1, 0, 2])
-  expect([...(await joinListings(four, { together: [[3, 0]] }))]).toEqual([0, 0, 0, 0])
-  expect([...(await joinListings(four, { apart: new Set([1]), together: [[1, 3]] }))]).toEqual([0, 1, 0, 1])
-  expect([...(await joinListings(four, { apart: new Set(), together: [] }))]).toEqual([0, 0, 0, 1])
-})
-
 test('why a listing stands with others: barcode before words, words before likeness', () => {
   const at = (i: number) => ({ title: four.title(i) ?? '', gtin: four.gtin(i) })
   expect(whyJoined(at(2), [at(0), at(1)])).toEqual({ by: 'barcode' })
@@ -28,14 +20,6 @@ test('why a listing stands with others: barcode before words, words before liken
   expect(whyJoined({ title: 'Peanut feeder hook', gtin: null }, [at(2)])).toEqual({ by: 'alike words', share: 2 / 3 })
   expect(whyJoined(at(3), [at(0)])).toEqual({ by: 'nothing' })
 })
-
-test('two brands are not joined by words, but by a barcode they are', async () => {
-  const brands = ['Tern', 'WREN', null, 'tern ']
-  const named = { ...names([['Nest box oak', null], ['Nest box oak', null], ['Oak nest box', null], ['Box, nest, oak', null]]), brand: (i: number) => brands[i] ?? null }
-  expect([...(await joinListings(named))]).toEqual([0, 1, 0, 0])
-  const coded = { ...named, gtin: (i: number) => (i < 2 ? '2900000000018' : null) }
-  expect([...(await joinListings(coded))]).toEqual([0, 0, 0, 0])
-}) // prettier-ignore
 
 test('prices speak for or against the same goods: a factor of three among sellers, under the selling price for a supplier', () => {
   expect(priceLikeness(1000, 2900)).toEqual({ ratio: 2.9, isPlausible: true })

@@ -1,0 +1,92 @@
+import { regroup, type Joinable } from '../goods'
+import type { Table } from '../tables'
+import { ListingIndex } from './find-listing'
+import type { Corrections } from './rules'
+
+type Said = Pick<Corrections, 'apart' | 'together'>
+
+/**
+ * Items out of the groups that listings were joined to, with what the seller said of some: one set apart stands alone, and what is left
+ * of its group is joined anew by itself; one said to be the goods of another brings all it stands with.
+ *
+ * @param groupOf listing → group, 0 upwards @param index made when something was said
+ * @returns listing → item, 0 upwards in order of first appearance
+ */
+export function itemsByHand(groupOf: Int32Array, said: Said, of: Joinable, index: () => ListingIndex): Int32Array {
+  const { apart, together } = said
+  if (Object.keys(apart).length + Object.keys(together).length === 0) return groupOf
+  const found = (key: string) => index().find(key) ?? []
+  const itemOf = setApart(groupOf, new Set(Object.keys(apart).flatMap(found)), of)
+  const unions = new Map<number, number>()
+  const rootOf = (item: number): number => {
+    const next = unions.get(item)
+    return next === undefined ? item : rootOf(next)
+  }
+  for (const [key, other] of Object.entries(together)) {
+    const [a, b] = [index().find(key), index().find(other)]
+    if (a === null || b === null) continue
+    const [x, y] = [rootOf(itemOf[a] as number), rootOf(itemOf[b] as number)]
+    if (x !== y) unions.set(Math.max(x, y), Math.min(x, y))
+  }
+  return numbered(unions.size === 0 ? itemOf : itemOf.map((item) => (unions.has(item) ? rootOf(item) : item)))
+}
+
+function setApart(groupOf: Int32Array, apart: ReadonlySet<number>, of: Joinable): Int32Array {
+  const itemOf = groupOf.slice()
+  const touched = new Set(Array.from(apart, (listing) => groupOf[listing] as number))
+  if (touched.size === 0) return itemOf
+  const members = new Map<number, number[]>()
+  let next = 0
+  groupOf.forEach((group, listing) => {
+    next = Math.max(next, group + 1)
+    if (touched.has(group)) members.set(group, [...(members.get(group) ?? []), listing])
+  })
+  for (const listings of members.values()) {
+    const parts = [
+      ...regroup(
+        of,
+        listings.filter((l) => !apart.has(l)),
+      ),
+      ...listings.filter((l) => apart.has(l)).map((l) => [l]),
+    ]
+    for (const part of parts) {
+      for (const listing of part) itemOf[listing] = next
+      next++
+    }
+  }
+  return itemOf
+}
+
+/** The same sets, numbered in order of first appearance. */
+function numbered(sets: Int32Array): Int32Array {
+  let most = 0
+  for (const set of sets) most = Math.max(most, set + 1)
+  const numbers = new Int32Array(most).fill(-1)
+  let next = 0
+  return sets.map((set) => {
+    if ((numbers[set] as number) < 0) numbers[set] = next++
+    return numbers[set] as number
+  })
+}
+
+/** Listings by item, in their own order within each (a counting sort). */
+export function membersOf(itemOf: Int32Array): { starts: Int32Array; members: Int32Array } {
+  let items = 0
+  for (const item of itemOf) items = Math.max(items, item + 1)
+  const starts = new Int32Array(items + 1)
+  for (const item of itemOf) starts[item + 1] = (starts[item + 1] as number) + 1
+  for (let i = 0; i < items; i++) starts[i + 1] = (starts[i + 1] as number) + (starts[i] as number)
+  const next = starts.slice()
+  const members = new Int32Array(itemOf.length)
+  for (let l = 0; l < itemOf.length; l++) {
+    const item = itemOf[l] as number
+    members[next[item] as number] = l
+    next[item] = (next[item] as number) + 1
+  }
+  return { starts, members }
+}
+
+export const lazyIndex = (listings: Table): (() => ListingIndex) => {
+  let index: ListingIndex | null = null
+  return () => (index ??= new ListingIndex(listings))
+}

@@ -1,0 +1,26 @@
+import { gatherRows, textAt, textColumn, type Table } from '../tables'
+import type { Catalog } from './catalog'
+import { LifeTable } from './life-table'
+import { seriesAt } from './sales-block'
+
+/** The course of every item's sales: that of items whose sales are what they were is kept. @param sameAs see `sameItems` */
+export async function renewLives(
+  before: Pick<Catalog, 'life'>,
+  { listings, sales, starts, members, seasons }: Pick<Catalog, 'listings' | 'sales' | 'starts' | 'members' | 'seasons'>,
+  sameAs: Int32Array,
+  onProgress: (done: number) => Promise<void> = async () => {},
+): Promise<Table> {
+  const category = textColumn(listings, 'category')
+  const life = new LifeTable()
+  for (let item = 0; item < sameAs.length; item++) {
+    if (item % 500 === 0) await onProgress(item / sameAs.length)
+    if ((sameAs[item] as number) >= 0) continue
+    const places = [...members.subarray(starts[item], starts[item + 1])]
+    const named = places.map((l) => textAt(category, l)).find((c) => c !== null) ?? null
+    life.add(
+      places.flatMap((l) => seriesAt(sales, l) ?? []),
+      named === null ? null : (seasons.get(named) ?? null),
+    )
+  }
+  return gatherRows(before.life, sameAs, life.finish())
+}

@@ -1,0 +1,31 @@
+import { ListingReader, type Catalog } from '../catalog'
+import { numbers, type Table } from '../tables'
+
+const monthDays = 30.4375
+
+/** Days from the day it was listed to the end of the window. */
+export function daysSince(day: number, end: number): number {
+  return Math.max(0, end - day)
+}
+
+/** Whole months that a store has traded at the end of the window. */
+export function monthsSince(day: number, end: number): number {
+  return Math.max(0, Math.floor((end - day) / monthDays))
+}
+
+/** Brings the figures that count days up to the ends of the windows: all else of an item may be as it was while days pass. */
+export function countDaysInPlace(figures: Table, { listings, starts, members, windowEnds }: Catalog): void {
+  const reader = new ListingReader(listings)
+  const [days, months] = [numbers(figures, 'daysListed'), numbers(figures, 'storeMonths')]
+  for (let item = 0; item < figures.rows; item++) {
+    let [end, listed, since] = [-Infinity, Infinity, -Infinity]
+    for (let i = starts[item] as number; i < (starts[item + 1] as number); i++) {
+      const listing = members[i] as number
+      end = Math.max(end, windowEnds[reader.market(listing)] ?? reader.figure('capturedOn', listing) ?? 0)
+      listed = Math.min(listed, reader.figure('listedOn', listing) ?? Infinity)
+      since = Math.max(since, reader.figure('storeSince', listing) ?? -Infinity)
+    }
+    if (Number.isFinite(listed)) days[item] = daysSince(listed, end)
+    if (Number.isFinite(since)) months[item] = monthsSince(since, end)
+  }
+}

@@ -1,0 +1,79 @@
+import fc from 'fast-check'
+import { joinListings, joinMore, regroup, titleForms, type Joinable } from '.'
+
+type Named = [title: string, gtin?: string | null, brand?: string | null]
+function joinable(list: readonly Named[]): Joinable {
+  const codes = (words: (string | null | undefined)[]) => {
+    const known = [...new Set(words)].filter((w) => w != null)
+    return Int32Array.from(words, (w) => known.indexOf(w as string))
+  }
+  return {
+    forms: titleForms(list.map(([title]) => title)),
+    gtins: codes(list.map(([, gtin]) => gtin)),
+    brands: codes(list.map(([, , brand]) => brand)),
+  }
+}
+const joined = async (list: readonly Named[]) => [...(await joinListings(joinable(list)))]
+
+test('by barcode, by titles that say the same, and by titles that are alike', async () => {
+  const code = '2900000000018'
+  expect(await joined([['Peanut feeder green 500 g', code], ['Green peanut feeder, 500g'], ['Feeder for peanuts', code], ['Nut cage', '2900000000025']])).toEqual([0, 0, 0, 1])
+}) // prettier-ignore
+
+test('two brands are not joined by words, but by a barcode they are', async () => {
+  const box = (brand: string | null, gtin: string | null = null): Named => ['Nest box oak', gtin, brand]
+  expect(await joined([box('tern'), box('wren'), ['Oak nest box'], box('tern')])).toEqual([0, 1, 0, 0])
+  expect(await joined([box('tern', '29'), box('wren', '29'), ['Oak nest box']])).toEqual([0, 0, 0])
+})
+
+const word = fc.constantFrom('herb', 'trough', 'balcony', 'rail', 'oak', 'long', 'deep', '40 cm', '60 cm', 'green')
+const named = fc.tuple(
+  fc.array(word, { minLength: 2, maxLength: 6 }).map((w) => w.join(' ')),
+  fc.option(fc.constantFrom('1', '2', '3'), { freq: 4 }),
+) as fc.Arbitrary<Named>
+
+test('what was together stays together, what is new is joined as it would be with all, and nothing else changes', async () => {
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(named, { minLength: 1, maxLength: 20 }),
+      fc.array(named, { maxLength: 4 }),
+      async (first, then) => {
+        const before = await joined(first)
+        const all = joinable([...first, ...then])
+        const after = [...(await joinMore(all, Int32Array.from([...before, ...then.map(() => -1)])))]
+        for (let i = 0; i < first.length; i++)
+          for (let j = 0; j < i; j++) if (before[i] === before[j]) expect(after[i]).toBe(after[j])
+        if (then.length === 0) expect(after).toEqual(before)
+        // two barcodes never come together but where a barcode itself joined what words had joined before
+        const sameCode = (i: number, j: number) => all.gtins[i] === all.gtins[j] && all.gtins[i] !== -1
+        for (let i = first.length; i < after.length; i++)
+          for (let j = 0; j < i; j++) if (sameCode(i, j)) expect(after[i]).toBe(after[j])
+      },
+    ),
+    { numRuns: 200 },
+  )
+})
+
+test('where no barcode is in the way, further listings are joined as all at once are', async () => {
+  const plain = named.map(([title]): Named => [title])
+  let same = 0
+  let runs = 0
+  await fc.assert(
+    fc.asyncProperty(fc.array(plain, { minLength: 4, maxLength: 20 }), async (list) => {
+      const whole = await joined(list)
+      // the words of those that are new weigh a little less or more than they did: groups of before are kept all the same
+      const first = (await joined(list.slice(0, -2))).concat(-1, -1)
+      const after = [...(await joinMore(joinable(list), Int32Array.from(first)))]
+      runs++
+      if (after.join() === whole.join()) same++
+    }),
+    { numRuns: 200, seed: 7 },
+  )
+  expect(same / runs).toBeGreaterThan(0.9)
+})
+
+test('what is left of a group is joined by itself', () => {
+  const of = joinable([['Oak nest box'], ['Nest box oak'], ['Bird bath copper'], ['Copper bird bath']])
+  expect(regroup(of, [0, 2, 3])).toEqual([[0], [2, 3]])
+  expect(regroup(of, [])).toEqual([])
+})
