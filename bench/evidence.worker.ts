@@ -1,3 +1,4 @@
+import { titleForms } from '@sickle/core/goods'
 import { ItemMaker, itemLives, noCorrections, plainRules, type Catalog } from '@sickle/core/catalog'
 import { mannKendall, pettitt, seasonIndex, theilSenSlope } from '@sickle/core/demand'
 import { makeFigures } from '@sickle/core/engine'
@@ -35,6 +36,7 @@ function catalog(): Catalog {
     sales: { seriesOf: places.slice(0, count), start: new Int32Array(count).fill(start), stepDays: new Int32Array(count).fill(1), from: places.map((i) => i * days), values },
     itemOf: places.slice(0, count), starts: places, members: places.slice(0, count),
     life: { rows: 0, columns: {} }, reach: { rows: 0, columns: {} }, unpublished: { rows: 0, columns: {} }, windowEnds: { Farholt: start + days - 1 }, offers: [],
+    forms: titleForms([]), groupOf: places.slice(0, count), seasons: new Map(),
   }
 } // prettier-ignore
 

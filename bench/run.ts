@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process'
+import { benchChanges } from './changes'
 import { benchCore } from './core'
 import { benchEngine } from './engine'
 import { benchEvidence } from './evidence'
@@ -21,6 +22,7 @@ const browser = process.env.CHROMIUM ?? '/usr/bin/chromium'
 const count = process.env.SICKLE_BENCH_COUNT ? Number(process.env.SICKLE_BENCH_COUNT) : undefined
 /** `npm run bench -- hostile parquet` runs these alone. */
 const parts: Record<string, () => Promise<Line[]>> = {
+  changes: () => benchChanges(base, browser),
   workspace: () => benchWorkspace(base, browser),
   finds: () => benchFinds(base, browser),
   engine: () => benchEngine(browser),

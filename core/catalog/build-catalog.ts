@@ -43,7 +43,7 @@ export async function buildCatalog(
   const sales = salesBlock(count, numbered)
   const joinable = await joinableOf(listings, null, (done) => step(0.2 + 0.3 * done))
   const groupOf = await joinListings(joinable, (done) => step(0.5 + 0.2 * done))
-  const itemOf = itemsByHand(groupOf, said, joinable, lazyIndex(listings))
+  const itemOf = itemsByHand(groupOf, said, () => joinable, lazyIndex(listings))
   const { starts, members } = membersOf(itemOf)
   const seasons = categorySeasons(mergeTerms(captures))
   const life = await itemLives({ listings, sales, starts, members }, seasons, (done) => step(0.7 + 0.2 * done))

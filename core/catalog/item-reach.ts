@@ -1,5 +1,16 @@
 import type { Capture } from '../records'
-import { numberAt, numbers, recordCodec, TableBuilder, textAt, textColumn, type Table } from '../tables'
+import {
+  gatherRows,
+  numberAt,
+  numbers,
+  placesOf,
+  recordCodec,
+  TableBuilder,
+  textAt,
+  textColumn,
+  type Column,
+  type Table,
+} from '../tables'
 import { ListingIndex } from './find-listing'
 import { listingKey } from './listing'
 
@@ -45,24 +56,30 @@ export async function itemReach(
   joined: Joined,
   { index = () => new ListingIndex(joined.listings), onProgress = async () => {} }: ReachOptions = {},
 ): Promise<Table> {
+  await onProgress(0)
   const stores = oneItemStores(joined)
   const met = metRecords(captures, joined, index)
+  const columns: Record<string, Column> = { oneItemStores: { type: 'number', values: stores } }
+  if (met.size === 0) return { rows: joined.items, columns }
+  const places = [...met.keys()].sort((a, b) => a - b)
   const builder = new TableBuilder(codec.columns)
-  for (let item = 0; item < joined.items; item++) {
-    if (item % 500 === 0) await onProgress(item / joined.items)
-    const found = met.get(item)
-    const size = (set: Set<string> | undefined) => (set && set.size > 0 ? set.size : null)
+  for (const item of places) {
+    const { sellers, creators, channels, commission } = met.get(item) as Met
+    const size = (set: Set<string>) => (set.size > 0 ? set.size : null)
     builder.add(
       codec.pack({
-        competingOffers: size(found?.sellers),
-        clipCreators: size(found?.creators),
-        clipCommission: found?.commission ?? null,
-        oneItemStores: Number.isNaN(stores[item]) ? null : stores[item],
-        channels: found ? [...found.channels].sort() : null,
+        competingOffers: size(sellers),
+        clipCreators: size(creators),
+        clipCommission: commission,
+        channels: [...channels].sort(),
       }),
     )
   }
-  return builder.finish()
+  const from = placesOf(joined.items)
+  for (const item of places) from[item] = -1
+  // of all others nothing is known: a table without columns has their rows
+  const spread = gatherRows({ rows: joined.items, columns: {} }, from, builder.finish())
+  return { rows: joined.items, columns: { ...spread.columns, ...columns } }
 }
 
 /** The reach of one item as kept in the table. */

@@ -23,7 +23,7 @@ async function items(apart: number[], together: [number, number][]): Promise<num
     apart: Object.fromEntries(apart.map((id) => [key(id), key(1)])),
     together: Object.fromEntries(together.map(([a, b]) => [key(a), key(b)])),
   }
-  return [...itemsByHand(await joinListings(of), said, of, lazyIndex(listings))]
+  return [...itemsByHand(await joinListings(of), said, () => of, lazyIndex(listings))]
 }
 
 test('what a person said goes before barcodes and titles, and putting it back gives what was', async () => {

@@ -12,7 +12,12 @@ type Said = Pick<Corrections, 'apart' | 'together'>
  * @param groupOf listing → group, 0 upwards @param index made when something was said
  * @returns listing → item, 0 upwards in order of first appearance
  */
-export function itemsByHand(groupOf: Int32Array, said: Said, of: Joinable, index: () => ListingIndex): Int32Array {
+export function itemsByHand(
+  groupOf: Int32Array,
+  said: Said,
+  of: () => Joinable,
+  index: () => ListingIndex,
+): Int32Array {
   const { apart, together } = said
   if (Object.keys(apart).length + Object.keys(together).length === 0) return groupOf
   const found = (key: string) => index().find(key) ?? []
@@ -31,20 +36,21 @@ export function itemsByHand(groupOf: Int32Array, said: Said, of: Joinable, index
   return numbered(unions.size === 0 ? itemOf : itemOf.map((item) => (unions.has(item) ? rootOf(item) : item)))
 }
 
-function setApart(groupOf: Int32Array, apart: ReadonlySet<number>, of: Joinable): Int32Array {
+function setApart(groupOf: Int32Array, apart: ReadonlySet<number>, of: () => Joinable): Int32Array {
   const itemOf = groupOf.slice()
   const touched = new Set(Array.from(apart, (listing) => groupOf[listing] as number))
   if (touched.size === 0) return itemOf
   const members = new Map<number, number[]>()
   let next = 0
-  groupOf.forEach((group, listing) => {
-    next = Math.max(next, group + 1)
+  for (let listing = 0; listing < groupOf.length; listing++) {
+    const group = groupOf[listing] as number
+    if (group >= next) next = group + 1
     if (touched.has(group)) members.set(group, [...(members.get(group) ?? []), listing])
-  })
+  }
   for (const listings of members.values()) {
     const parts = [
       ...regroup(
-        of,
+        of(),
         listings.filter((l) => !apart.has(l)),
       ),
       ...listings.filter((l) => apart.has(l)).map((l) => [l]),
@@ -62,11 +68,14 @@ function numbered(sets: Int32Array): Int32Array {
   let most = 0
   for (const set of sets) most = Math.max(most, set + 1)
   const numbers = new Int32Array(most).fill(-1)
+  const numberOf = new Int32Array(sets.length)
   let next = 0
-  return sets.map((set) => {
+  for (let i = 0; i < sets.length; i++) {
+    const set = sets[i] as number
     if ((numbers[set] as number) < 0) numbers[set] = next++
-    return numbers[set] as number
-  })
+    numberOf[i] = numbers[set] as number
+  }
+  return numberOf
 }
 
 /** Listings by item, in their own order within each (a counting sort). */

@@ -1,5 +1,5 @@
 import type { Capture } from '../records'
-import { textAt, textColumn, type Table } from '../tables'
+import { placesOf, textAt, textColumn, type Table } from '../tables'
 import type { Catalog } from './catalog'
 import { ListingIndex } from './find-listing'
 import { listingKey } from './listing'
@@ -12,10 +12,9 @@ import { fillFromStores } from './stores-in-listings'
  * New lists of listings laid over what stands: nothing that was read before is read again. Null where that is not all there is to it:
  * something went, or is older than what is there, or sales over time, or units that have to be estimated out of several captures.
  */
-export function layOver(before: Catalog, { changed, kinds, isNewest, others }: Gathered): NewListings | null {
-  const isPlain = isNewest && !kinds.has('stores') && changed.every((c) => c.kind === 'listings')
-  if (!isPlain || Object.keys(before.unpublished.columns).length > 0) return null
-  const { count, numbered } = numberOver(before.listings, changed)
+export function layOver(before: Catalog, { newest, kinds, others }: Gathered): NewListings | null {
+  if (newest === null || kinds.has('stores') || Object.keys(before.unpublished.columns).length > 0) return null
+  const { count, numbered } = numberOver(before.listings, newest)
   const listings = fillFromStores(mergeListings(count, numbered, before.listings), others)
   const units = listings.columns.units
   const touched = new Uint8Array(count)
@@ -25,7 +24,8 @@ export function layOver(before: Catalog, { changed, kinds, isNewest, others }: G
   const isKnown = (at: number) =>
     (seriesOf[at] as number) >= 0 || (units?.type === 'number' && !Number.isNaN(units.values[at]))
   if (touched.some((is, at) => is === 1 && !isKnown(at))) return null
-  const oldOf = Int32Array.from({ length: count }, (_, i) => (i < before.listings.rows ? i : -1))
+  const oldOf = new Int32Array(count).fill(-1)
+  oldOf.set(placesOf(before.listings.rows))
   return { listings, sales: { ...before.sales, seriesOf }, unpublished: { rows: count, columns: {} }, oldOf, touched }
 }
 

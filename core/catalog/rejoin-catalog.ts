@@ -1,4 +1,5 @@
 import type { Capture } from '../records'
+import { placesOf } from '../tables'
 import { stepper, type WorkOptions } from './build-catalog'
 import type { Catalog } from './catalog'
 import type { ListingIndex } from './find-listing'
@@ -30,14 +31,17 @@ export async function rejoinCatalog(
 ): Promise<CatalogChange> {
   const step = stepper(work)
   const { listings } = before
-  const joinable = { forms: before.forms, ...labelsOf(listings) }
+  const joinable = () => ({ forms: before.forms, ...labelsOf(listings) })
   const itemOf = itemsByHand(before.groupOf, said, joinable, index)
   const { starts, members } = membersOf(itemOf)
   const joined = { listings, itemOf, items: starts.length - 1 }
   const reach = await itemReach(others, joined, { index, onProgress: (done) => step(0.5 * done) })
   const now = { ...before, itemOf, starts, members, reach }
-  const oldOf = Int32Array.from({ length: listings.rows }, (_, i) => i)
-  const same = sameItems(before, now, { ...before, oldOf, touched: new Uint8Array(listings.rows) })
+  const same = sameItems(before, now, {
+    ...before,
+    oldOf: placesOf(listings.rows),
+    touched: new Uint8Array(listings.rows),
+  })
   const life = await renewLives(before, now, same.sold, (done) => step(0.5 + 0.5 * done))
   return { catalog: { ...now, life }, sameAs: same.all }
 }

@@ -1,21 +1,21 @@
+import type { UnitSeries } from '../demand'
 import { joinMore } from '../goods'
 import type { Capture, KindName } from '../records'
 import { mergeOffers } from '../supply'
-import { numberIn, textAt, textColumn, textIn, type Table } from '../tables'
+import { differingRows, placesOf, textAt, textColumn, type Table } from '../tables'
 import { categorySeasons, mergeTerms } from '../terms'
 import { stepper, type WorkOptions } from './build-catalog'
 import type { Catalog } from './catalog'
 import { ListingIndex } from './find-listing'
 import { itemReach } from './item-reach'
 import { itemsByHand, lazyIndex, membersOf } from './items-by-hand'
-import { joinableOf, notRead } from './joinable'
+import { joinableOf, notRead, type KnownForms } from './joinable'
 import { layOver } from './lay-over'
-import { isFigure, listingFields } from './listing-fields'
 import { mergeListings } from './merge-listings'
 import { numberListings } from './number-listings'
 import { renewLives } from './renew-lives'
 import type { Corrections } from './rules'
-import { salesBlock } from './sales-block'
+import { salesBlock, seriesAt } from './sales-block'
 import { sameItems } from './same-items'
 import { fillFromStores } from './stores-in-listings'
 import { unpublishedUnits } from './unpublished-units'
@@ -23,17 +23,18 @@ import { windowEnds } from './window-ends'
 
 /** What came in or went since a catalogue was worked out. */
 export interface Gathered {
-  /** captures of listings and sales that came in or went */
-  changed: readonly Capture[]
   /** kinds of all that came in or went */
   kinds: ReadonlySet<KindName>
-  /** nothing went, and what came in is newer than all that was there: it can be laid over what stands */
-  isNewest: boolean
-  /** all captures of the other kinds, as they are now */
+  /** lists of listings that came in, newer than all that was there, where nothing else came and nothing went but small kinds; else null */
+  newest: readonly Capture[] | null
+  /** all captures of kinds other than listings and sales, as they are now */
   others: readonly Capture[]
-  /** all captures, as they are now; asked for where the change cannot be laid over */
+  /** all captures, as they are now; asked for where the change cannot be laid over what stands */
   all: () => Promise<readonly Capture[]>
 }
+
+/** Kinds of which listings are made: as soon as one comes or goes, they are merged anew. */
+const ofListings: readonly KindName[] = ['listings', 'sales', 'stores']
 
 /** A catalogue that was brought up to date. */
 export interface CatalogChange {
@@ -66,7 +67,7 @@ export async function renewCatalog(
   options: WorkOptions = {},
 ): Promise<CatalogChange> {
   const step = stepper(options)
-  const isOnlyOthers = gathered.changed.length === 0 && !gathered.kinds.has('stores')
+  const isOnlyOthers = !ofListings.some((kind) => gathered.kinds.has(kind))
   const next = isOnlyOthers
     ? unchanged(before)
     : (layOver(before, gathered) ?? (await mergedAnew(before, gathered, step)))
@@ -76,7 +77,7 @@ export async function renewCatalog(
     ? before.groupOf
     : await joinMore(joinable, groupsThatStand(before, next), (done) => step(0.5 + 0.2 * done))
   const index = lazyIndex(next.listings)
-  const itemOf = itemsByHand(groupOf, said, joinable, index)
+  const itemOf = itemsByHand(groupOf, said, () => joinable, index)
   const { starts, members } = membersOf(itemOf)
   const seasons = gathered.kinds.has('terms') ? categorySeasons(mergeTerms(gathered.others)) : before.seasons
   const joined = { listings: next.listings, itemOf, items: starts.length - 1 }
@@ -106,7 +107,7 @@ function unchanged(before: Catalog): NewListings {
     listings,
     sales,
     unpublished,
-    oldOf: Int32Array.from({ length: listings.rows }, (_, i) => i),
+    oldOf: placesOf(listings.rows),
     touched: new Uint8Array(listings.rows),
   }
 }
@@ -114,7 +115,7 @@ function unchanged(before: Catalog): NewListings {
 /** All captures merged once more, which is quick beside taking titles apart and working figures out. */
 async function mergedAnew(
   before: Catalog,
-  { all, changed }: Gathered,
+  { all }: Gathered,
   step: (done: number) => Promise<void>,
 ): Promise<NewListings> {
   const captures = await all()
@@ -126,43 +127,44 @@ async function mergedAnew(
   const sales = salesBlock(count, numbered)
   const unpublished = await unpublishedUnits({ listings, sales }, numbered)
   const oldOf = new ListingIndex(before.listings).match(listings)
-  const touched = new Uint8Array(count)
-  if (changed.length > 0) {
-    const index = new ListingIndex(listings)
-    for (const { table } of changed) for (const listing of index.match(table)) if (listing >= 0) touched[listing] = 1
+  const touched = differingRows(before.listings, listings, oldOf)
+  for (let i = 0; i < count; i++) {
+    const old = oldOf[i] as number
+    if (old >= 0 && !isSameSeries(seriesAt(before.sales, old), seriesAt(sales, i))) touched[i] = 1
   }
-  touchByStores(before.listings, listings, oldOf, touched)
   return { listings, sales, unpublished, oldOf, touched }
 }
 
-/** What a list of stores says of a listing's store is news of the listing. */
-function touchByStores(before: Table, now: Table, oldOf: Int32Array, touched: Uint8Array): void {
-  for (const field of listingFields) {
-    if (field.storeField === undefined) continue
-    const read = isFigure(field) ? numberIn : textIn
-    oldOf.forEach((old, i) => {
-      if (old >= 0 && read(before, field.name, old) !== read(now, field.name, i)) touched[i] = 1
-    })
-  }
+function isSameSeries(a: UnitSeries | null, b: UnitSeries | null): boolean {
+  if (a === null || b === null) return a === b
+  if (a.start !== b.start || a.stepDays !== b.stepDays || a.values.length !== b.values.length) return false
+  return a.values.every((units, i) => Object.is(units, b.values[i]))
 }
 
 /** Forms of titles that are what they were. */
-function knownForms(before: Catalog, { listings, oldOf, touched }: NewListings) {
-  const [now, then] = [textColumn(listings, 'title'), textColumn(before.listings, 'title')]
-  const formOf = Int32Array.from(oldOf, (old, i) => {
-    if (old < 0 || (touched[i] === 1 && textAt(now, i) !== textAt(then, old))) return notRead
-    return before.forms.formOf[old] as number
-  })
-  return { forms: before.forms, formOf }
+function knownForms(before: Catalog, next: NewListings): KnownForms {
+  return { forms: before.forms, formOf: whereNamesStand(before, next, ['title'], before.forms.formOf, notRead) }
 }
 
 /** Groups of before; -1 for listings that are new, or by other names than they were. */
-function groupsThatStand(before: Catalog, { listings, oldOf, touched }: NewListings): Int32Array {
-  const names = ['title', 'gtin', 'brand'].map(
-    (name) => [textColumn(listings, name), textColumn(before.listings, name)] as const,
-  )
-  return Int32Array.from(oldOf, (old, i) => {
-    if (old < 0 || (touched[i] === 1 && names.some(([now, then]) => textAt(now, i) !== textAt(then, old)))) return -1
-    return before.groupOf[old] as number
-  })
+function groupsThatStand(before: Catalog, next: NewListings): Int32Array {
+  return whereNamesStand(before, next, ['title', 'gtin', 'brand'], before.groupOf, -1)
+}
+
+/** What was known of listings before, where these names of theirs are what they were. */
+function whereNamesStand(
+  before: Catalog,
+  { listings, oldOf, touched }: NewListings,
+  names: readonly string[],
+  knownOf: Int32Array,
+  unknown: number,
+): Int32Array {
+  const texts = names.map((name) => [textColumn(listings, name), textColumn(before.listings, name)] as const)
+  const found = new Int32Array(listings.rows)
+  for (let i = 0; i < listings.rows; i++) {
+    const old = oldOf[i] as number
+    const stands = old >= 0 && (touched[i] === 0 || texts.every(([now, then]) => textAt(now, i) === textAt(then, old)))
+    found[i] = stands ? (knownOf[old] as number) : unknown
+  }
+  return found
 }

@@ -1,4 +1,4 @@
-import { numberIn, numbers, textColumn, textIn, type Table } from '../tables'
+import { differingRows, numbers, textColumn } from '../tables'
 import type { Catalog } from './catalog'
 import type { NewListings } from './renew-catalog'
 import { reportedForDays } from './units-in-window'
@@ -22,34 +22,40 @@ export function sameItems(before: Catalog, now: Omit<Catalog, 'life'>, listings:
   const all = sold.slice()
   // Another offer may be the cheapest of any of them.
   if (before.offers !== now.offers) return { sold, all: all.fill(-1) }
-  const isReachSame = rowsAlike(before.reach, now.reach)
-  all.forEach((old, item) => {
-    if (old >= 0 && !isReachSame(old, item)) all[item] = -1
-  })
+  const reached = differingRows(before.reach, now.reach, all)
+  for (let item = 0; item < all.length; item++) if (reached[item] === 1) all[item] = -1
   if (before.unpublished !== now.unpublished) {
-    const isEstimateSame = rowsAlike(before.unpublished, now.unpublished)
-    leaveOut(all, now, (l) => !isEstimateSame(listings.oldOf[l] as number, l))
+    const estimated = differingRows(before.unpublished, now.unpublished, listings.oldOf)
+    leaveOut(all, now, (l) => estimated[l] === 1)
   }
   leaveOut(all, now, windowsMoved(before, now))
   return { sold, all }
 }
 
-function sameMembers(before: Catalog, now: Omit<Catalog, 'life'>, { oldOf, touched }: NewListings): Int32Array {
-  const { starts, members } = now
-  return Int32Array.from({ length: starts.length - 1 }, (_, item) => {
-    const [from, to] = [starts[item] as number, starts[item + 1] as number]
-    const first = oldOf[members[from] as number] as number
-    if (first < 0) return -1
-    const old = before.itemOf[first] as number
-    if ((before.starts[old + 1] as number) - (before.starts[old] as number) !== to - from) return -1
-    for (let i = from; i < to; i++) {
-      const listing = members[i] as number
-      // in the same order too, as the first of them names the item
-      if (touched[listing] === 1 || oldOf[listing] !== before.members[(before.starts[old] as number) + i - from])
-        return -1
-    }
-    return old
-  })
+function sameMembers(before: Catalog, now: Omit<Catalog, 'life'>, listings: NewListings): Int32Array {
+  const same = new Int32Array(now.starts.length - 1)
+  for (let item = 0; item < same.length; item++) same[item] = sameItem(before, now, listings, item)
+  return same
+}
+
+function sameItem(
+  before: Catalog,
+  { starts, members }: Omit<Catalog, 'life'>,
+  { oldOf, touched }: NewListings,
+  item: number,
+): number {
+  const [from, to] = [starts[item] as number, starts[item + 1] as number]
+  const first = oldOf[members[from] as number] as number
+  if (first < 0) return -1
+  const old = before.itemOf[first] as number
+  const oldFrom = before.starts[old] as number
+  if ((before.starts[old + 1] as number) - oldFrom !== to - from) return -1
+  for (let i = from; i < to; i++) {
+    const listing = members[i] as number
+    // in the same order too, as the first of them names the item
+    if (touched[listing] === 1 || oldOf[listing] !== before.members[oldFrom + i - from]) return -1
+  }
+  return old
 }
 
 function leaveOut(
@@ -58,9 +64,10 @@ function leaveOut(
   isChanged: ((listing: number) => boolean) | null,
 ): void {
   if (isChanged === null) return
-  itemOf.forEach((item, listing) => {
+  for (let listing = 0; listing < itemOf.length; listing++) {
+    const item = itemOf[listing] as number
     if ((same[item] as number) >= 0 && isChanged(listing)) same[item] = -1
-  })
+  }
 }
 
 function changedSeasons(before: Catalog, now: Pick<Catalog, 'seasons'>): Set<string> {
@@ -68,13 +75,6 @@ function changedSeasons(before: Catalog, now: Pick<Catalog, 'seasons'>): Set<str
   const categories = [...new Set([...before.seasons.keys(), ...now.seasons.keys()])]
   const said = (of: Catalog['seasons'], category: string) => JSON.stringify(Object.entries(of.get(category) ?? {}))
   return new Set(categories.filter((c) => said(before.seasons, c) !== said(now.seasons, c)))
-}
-
-/** Compares rows of two tables with the same columns, some of which either may lack. */
-function rowsAlike(a: Table, b: Table): (rowA: number, rowB: number) => boolean {
-  const names = [...new Set([...Object.keys(a.columns), ...Object.keys(b.columns)])]
-  return (rowA, rowB) =>
-    names.every((n) => numberIn(a, n, rowA) === numberIn(b, n, rowB) && textIn(a, n, rowA) === textIn(b, n, rowB))
 }
 
 /** Listings whose units are others since the windows of their market end on another day; null where no window moved. */

@@ -1,5 +1,5 @@
-import { ListingReader, type Catalog } from '../catalog'
-import { numbers, type Table } from '../tables'
+import type { Catalog } from '../catalog'
+import { numbers, textColumn, type Table } from '../tables'
 
 const monthDays = 30.4375
 
@@ -15,15 +15,22 @@ export function monthsSince(day: number, end: number): number {
 
 /** Brings the figures that count days up to the ends of the windows: all else of an item may be as it was while days pass. */
 export function countDaysInPlace(figures: Table, { listings, starts, members, windowEnds }: Catalog): void {
-  const reader = new ListingReader(listings)
   const [days, months] = [numbers(figures, 'daysListed'), numbers(figures, 'storeMonths')]
+  const market = textColumn(listings, 'market')
+  const ends = Array.from({ length: market.words.length }, (_, m) => windowEnds[market.words.at(m) ?? ''])
+  const [listedOn, storeSince, capturedOn] = [
+    numbers(listings, 'listedOn'),
+    numbers(listings, 'storeSince'),
+    numbers(listings, 'capturedOn'),
+  ]
   for (let item = 0; item < figures.rows; item++) {
     let [end, listed, since] = [-Infinity, Infinity, -Infinity]
     for (let i = starts[item] as number; i < (starts[item + 1] as number); i++) {
       const listing = members[i] as number
-      end = Math.max(end, windowEnds[reader.market(listing)] ?? reader.figure('capturedOn', listing) ?? 0)
-      listed = Math.min(listed, reader.figure('listedOn', listing) ?? Infinity)
-      since = Math.max(since, reader.figure('storeSince', listing) ?? -Infinity)
+      end = Math.max(end, ends[market.codes[listing] as number] ?? (capturedOn[listing] as number))
+      // what is not known is NaN, which is neither less nor more
+      if ((listedOn[listing] as number) < listed) listed = listedOn[listing] as number
+      if ((storeSince[listing] as number) > since) since = storeSince[listing] as number
     }
     if (Number.isFinite(listed)) days[item] = daysSince(listed, end)
     if (Number.isFinite(since)) months[item] = monthsSince(since, end)

@@ -29,18 +29,19 @@ export async function makeFigures(maker: ItemMaker, options: WorkOptions = {}): 
  *
  * @param before figures of the items of before
  * @param sameAs item → item of before that has the same figures but for days that have passed; -1 where they are to be worked out
+ * @param options.haveDaysPassed the windows of some market end on another day (default true)
  * @throws Problem 'cancelled'
  */
 export async function renewFigures(
   before: Table,
   maker: ItemMaker,
   sameAs: Int32Array,
-  options: WorkOptions = {},
+  { haveDaysPassed = true, ...options }: WorkOptions & { haveDaysPassed?: boolean } = {},
 ): Promise<Table> {
   const fresh: number[] = []
   sameAs.forEach((old, item) => old < 0 && fresh.push(item))
   const renewed = gatherRows(before, sameAs, await figuresOf(maker, Int32Array.from(fresh), options))
-  countDaysInPlace(renewed, maker.catalog)
+  if (haveDaysPassed) countDaysInPlace(renewed, maker.catalog)
   return renewed
 }
 
@@ -61,21 +62,6 @@ async function figuresOf(maker: ItemMaker, items: Int32Array, options: WorkOptio
   }
   for (const { name, codes, dictionary } of texts) columns[name] = { type: 'text', codes, words: dictionary.words }
   return { rows, columns }
-}
-
-/** Works the measures of some items out anew: their facets do not depend on rules or corrections. */
-export async function renewFiguresInPlace(
-  figures: Table,
-  maker: ItemMaker,
-  items: Iterable<number>,
-  options: WorkOptions & { of?: number } = {},
-): Promise<void> {
-  const step = stepper(options)
-  let done = 0
-  for (const i of items) {
-    if (done++ % 100 === 0) await step(done / (options.of ?? maker.count))
-    writeMeasures(figures.columns, maker.at(i, false), i)
-  }
 }
 
 function writeMeasures(columns: Record<string, Column>, item: Item, row: number): void {

@@ -115,13 +115,13 @@ class Renewed {
     const changed = [...gone, ...come]
     const ofListings = (c: Capture) => c.kind === 'listings' || c.kind === 'sales'
     const newest = Math.max(-Infinity, ...before.filter(ofListings).map((c) => c.capturedOn))
+    const isNewest = gone.length === 0 && come.every((c) => c.kind !== 'sales' && c.capturedOn >= newest)
     let isAllAsked = false
     const { catalog, sameAs } = await renewCatalog(
       this.catalog,
       {
-        changed: changed.filter(ofListings),
         kinds: new Set(changed.map((c) => c.kind)),
-        isNewest: gone.length === 0 && come.every((c) => c.capturedOn >= newest),
+        newest: isNewest ? come.filter(ofListings) : null,
         others: this.captures.filter((c) => !ofListings(c)),
         all: async () => {
           isAllAsked = true
@@ -201,7 +201,7 @@ test('what nothing new is known of is not worked out again', async () => {
   const first = at(0, 20_000, [row(0), row(1), row(2)])
   const before = await buildCatalog([first])
   const more = at(1, 20_010, [row(1, { units: 9 }), row(3)])
-  const { catalog, sameAs } = await renewCatalog(before, { changed: [more], kinds: new Set(['listings']), isNewest: true, others: [], all: () => Promise.reject(new Error('not asked for')) }, noCorrections)
+  const { catalog, sameAs } = await renewCatalog(before, { kinds: new Set(['listings']), newest: [more], others: [], all: () => Promise.reject(new Error('not asked for')) }, noCorrections)
   expect([...sameAs]).toEqual([0, -1, 2, -1])
   const figures = await makeFigures(new ItemMaker(before, plainRules('EUR'), noCorrections))
   const renewed = await renewFigures(figures, new ItemMaker(catalog, plainRules('EUR'), noCorrections), sameAs)

@@ -6,7 +6,8 @@ export class Groups {
 
   /** Each by itself. @param labels copied, not kept */
   constructor(...labels: Int32Array[]) {
-    this.#parent = Int32Array.from(labels[0] ?? [], (_, i) => i)
+    this.#parent = new Int32Array(labels[0]?.length ?? 0)
+    for (let i = 0; i < this.#parent.length; i++) this.#parent[i] = i
     this.#labels = labels.map((list) => list.slice())
   }
 
@@ -14,12 +15,15 @@ export class Groups {
   static from(groupOf: Int32Array, ...labels: Int32Array[]): Groups {
     const groups = new Groups(...labels)
     // of those that went there may be more numbers than there are listings
-    const firsts = new Int32Array(groupOf.reduce((most, group) => Math.max(most, group + 1), 0)).fill(-1)
-    groupOf.forEach((group, i) => {
-      if (group < 0) return
+    let most = 0
+    for (const group of groupOf) most = Math.max(most, group + 1)
+    const firsts = new Int32Array(most).fill(-1)
+    for (let i = 0; i < groupOf.length; i++) {
+      const group = groupOf[i] as number
+      if (group < 0) continue
       if ((firsts[group] as number) < 0) firsts[group] = i
       else groups.joinAnyway(firsts[group] as number, i)
-    })
+    }
     return groups
   }
 
@@ -61,11 +65,13 @@ export class Groups {
   /** For each the number of its set, 0 upwards in order of first appearance. */
   numbered(): Int32Array {
     const numbers = new Int32Array(this.#parent.length).fill(-1)
+    const groupOf = new Int32Array(this.#parent.length)
     let next = 0
-    return Int32Array.from(this.#parent, (_, i) => {
+    for (let i = 0; i < groupOf.length; i++) {
       const root = this.root(i)
       if ((numbers[root] as number) < 0) numbers[root] = next++
-      return numbers[root] as number
-    })
+      groupOf[i] = numbers[root] as number
+    }
+    return groupOf
   }
 }

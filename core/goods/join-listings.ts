@@ -23,11 +23,10 @@ type Progress = (done: number) => Promise<void>
  */
 export async function joinListings(of: Joinable, onProgress: Progress = async () => {}): Promise<Int32Array> {
   const groups = new Groups(of.gtins, of.brands)
-  const all = Int32Array.from(of.gtins, (_, i) => i)
-  const firstOf = joinExactly(groups, of, all)
+  const firstOf = new ExactJoin(groups, of).joinAll().firstOf
   const search = new AlikeForms(of.forms, wordWeights(of.forms))
   let done = 0
-  for (const bunch of byFigures(of.forms, firstOf)) {
+  for (const bunch of byFigures(of.forms, (form) => (firstOf[form] as number) >= 0)) {
     let place = 0
     for (const _ of search.search(bunch, joining(groups, firstOf)))
       await onProgress((done + 200 * place++) / of.forms.figuresOf.length)
@@ -48,47 +47,85 @@ export async function joinMore(
   onProgress: Progress = async () => {},
 ): Promise<Int32Array> {
   const groups = Groups.from(groupOf, of.gtins, of.brands)
-  const isFresh = (listing: number) => groupOf[listing] === -1
-  const all = Int32Array.from(groupOf, (_, i) => i)
-  const firstOf = joinExactly(groups, of, [...all.filter((i) => !isFresh(i)), ...all.filter(isFresh)], isFresh)
-  const fresh: number[] = []
-  firstOf.forEach((listing, form) => listing >= 0 && isFresh(listing) && fresh.push(form))
-  const isNew = new Set(fresh)
-  const stands = (form: number) => (firstOf[form] as number) >= 0 && !isNew.has(form)
-  const forms = Int32Array.from(firstOf, (_, form) => form)
+  const { firstOf } = new ExactJoin(groups, of).joinMore((listing) => groupOf[listing] === -1)
+  const [fresh, standing]: [number[], number[]] = [[], []]
+  for (let form = 0; form < firstOf.length; form++) {
+    const listing = firstOf[form] as number
+    if (listing >= 0) (groupOf[listing] === -1 ? fresh : standing).push(form)
+  }
   const search = new AlikeForms(of.forms, wordWeights(of.forms))
   let turn = 0
-  const turns = 1 + forms.length / 5000
-  for (const _ of search.searchFor(fresh, forms.filter(stands), joining(groups, firstOf)))
-    await onProgress(turn++ / turns)
-  for (const bunch of byFigures(of.forms, firstOf, (form) => isNew.has(form)))
+  const turns = 1 + standing.length / 5000
+  for (const _ of search.searchFor(fresh, standing, joining(groups, firstOf))) await onProgress(turn++ / turns)
+  const isFresh = new Set(fresh)
+  for (const bunch of byFigures(of.forms, (form) => isFresh.has(form)))
     for (const _ of search.search(bunch, joining(groups, firstOf))) await onProgress(1)
   return groups.numbered()
 }
 
 /** Groups of some listings by themselves, as if there were no others: what is left of a group when some are taken out of it. */
-export function regroup(of: Joinable, listings: readonly number[]): number[][] {
-  const groups = new Groups(of.gtins, of.brands)
-  const firstOf = new Map<number, number>()
-  const byGtin = new Map<number, number>()
-  for (const i of listings) joinOne(groups, of, i, byGtin, firstOf)
-  const figures = new Map<number, number[]>()
-  for (const form of firstOf.keys()) {
-    const key = of.forms.figuresOf[form] as number
-    figures.set(key, [...(figures.get(key) ?? []), form])
+export function regroup({ forms, gtins, brands }: Joinable, listings: readonly number[]): number[][] {
+  const of = (column: Int32Array) => Int32Array.from(listings, (l) => column[l] as number)
+  const groups = new Groups(of(gtins), of(brands))
+  const formOf = of(forms.formOf)
+  const [byGtin, byForm] = [new Map<number, number>(), new Map<number, number>()]
+  listings.forEach((l, i) =>
+    joinOne(groups, { gtin: gtins[l] as number, form: formOf[i] as number }, i, byGtin, byForm),
+  )
+  const bunches = new Map<number, number[]>()
+  for (const form of byForm.keys()) {
+    const figures = forms.figuresOf[form] as number
+    bunches.set(figures, [...(bunches.get(figures) ?? []), form])
   }
-  const search = new AlikeForms(of.forms, wordWeights(of.forms))
-  for (const bunch of figures.values())
-    for (const _ of search.search(bunch, joining(groups, { at: (form) => firstOf.get(form) }))) continue
+  const search = new AlikeForms(forms, wordWeights(forms))
+  for (const bunch of bunches.values())
+    for (const _ of search.search(bunch, joining(groups, { at: (form) => byForm.get(form) }))) continue
   const parts = new Map<number, number[]>()
-  for (const i of listings) parts.set(groups.root(i), [...(parts.get(groups.root(i)) ?? []), i])
+  listings.forEach((l, i) => parts.set(groups.root(i), [...(parts.get(groups.root(i)) ?? []), l]))
   return [...parts.values()]
 }
 
-/** What was numbered already, by its number. */
+/** What was met first of a number. */
 interface Firsts {
   get: (number: number) => number | undefined
   set: (number: number, listing: number) => unknown
+}
+
+/** Joins by barcode and by titles that say the same. */
+class ExactJoin {
+  /** form → the first listing of it, -1 where none is */
+  readonly firstOf: Int32Array
+  readonly #groups: Groups
+  readonly #of: Joinable
+  readonly #byForm: Firsts
+  readonly #byGtin: Firsts
+
+  constructor(groups: Groups, of: Joinable) {
+    let gtins = 0
+    for (const gtin of of.gtins) gtins = Math.max(gtins, gtin + 1)
+    this.firstOf = new Int32Array(of.forms.figuresOf.length).fill(-1)
+    this.#groups = groups
+    this.#of = of
+    this.#byForm = firstsIn(this.firstOf)
+    this.#byGtin = firstsIn(new Int32Array(gtins).fill(-1))
+  }
+
+  joinAll(): this {
+    for (let i = 0; i < this.#of.gtins.length; i++) this.#join(i)
+    return this
+  }
+
+  /** Those that stand are only there; those that are fresh are joined to them. */
+  joinMore(isFresh: (listing: number) => boolean): this {
+    for (let i = 0; i < this.#of.gtins.length; i++) if (!isFresh(i)) this.#join(i, false)
+    for (let i = 0; i < this.#of.gtins.length; i++) if (isFresh(i)) this.#join(i)
+    return this
+  }
+
+  #join(i: number, joins = true): void {
+    const names = { gtin: this.#of.gtins[i] as number, form: this.#of.forms.formOf[i] as number }
+    joinOne(this.#groups, names, i, this.#byGtin, this.#byForm, joins)
+  }
 }
 
 function firstsIn(places: Int32Array): Firsts {
@@ -98,28 +135,14 @@ function firstsIn(places: Int32Array): Firsts {
   }
 }
 
-/**
- * Joins by barcode and by titles that say the same.
- *
- * @param order listings in the order they are joined in @param joins which of them are joined; the others only stand there
- * @returns for each form the first listing of it, -1 where none is
- */
-function joinExactly(
+function joinOne(
   groups: Groups,
-  of: Joinable,
-  order: Iterable<number>,
-  joins: (listing: number) => boolean = () => true,
-) {
-  const firstOf = new Int32Array(of.forms.figuresOf.length).fill(-1)
-  let gtins = 0
-  for (const gtin of of.gtins) gtins = Math.max(gtins, gtin + 1)
-  const [byForm, byGtin] = [firstsIn(firstOf), firstsIn(new Int32Array(gtins).fill(-1))]
-  for (const i of order) joinOne(groups, of, i, byGtin, byForm, joins(i))
-  return firstOf
-}
-
-function joinOne(groups: Groups, of: Joinable, i: number, byGtin: Firsts, byForm: Firsts, joins = true): void {
-  const [gtin, form] = [of.gtins[i] as number, of.forms.formOf[i] as number]
+  { gtin, form }: { gtin: number; form: number },
+  i: number,
+  byGtin: Firsts,
+  byForm: Firsts,
+  joins = true,
+): void {
   if (gtin >= 0) {
     const first = byGtin.get(gtin)
     if (first === undefined) byGtin.set(gtin, i)
@@ -140,14 +163,8 @@ const joining = (groups: Groups, firstOf: { at: (form: number) => number | undef
 })
 
 /** Only forms that state the same sizes, colours and pack are compared: each such bunch is searched by itself. */
-function byFigures(
-  { figuresOf, figures }: TitleForms,
-  firstOf: Int32Array,
-  wanted: (form: number) => boolean = () => true,
-) {
+function byFigures({ figuresOf, figures }: TitleForms, wanted: (form: number) => boolean): number[][] {
   const bunches: number[][] = Array.from({ length: figures.length }, () => [])
-  figuresOf.forEach((f, form) => {
-    if ((firstOf[form] as number) >= 0 && wanted(form)) bunches[f]?.push(form)
-  })
+  for (let form = 0; form < figuresOf.length; form++) if (wanted(form)) bunches[figuresOf[form] as number]?.push(form)
   return bunches.filter((b) => b.length > 0)
 }

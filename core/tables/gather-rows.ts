@@ -1,5 +1,13 @@
 import { Dictionary } from './dictionary'
-import { textAt, type Column, type Table } from './table'
+import { textAt, type Column, type Table, type TextColumn } from './table'
+
+/** Rows that follow each other in both tables: they are copied in one go. */
+interface Run {
+  /** first row in the new table, and in the one that it is taken from */
+  at: number
+  from: number
+  rows: number
+}
 
 /**
  * A table put together of rows of two: row `i` is row `from[i]` of the first, and where that is -1 the next row of the second.
@@ -7,45 +15,62 @@ import { textAt, type Column, type Table } from './table'
  * @param fresh as many rows as `from` has -1s
  */
 export function gatherRows(table: Table, from: Int32Array, fresh: Table): Table {
+  const { kept, added } = runsOf(from)
   const names = new Set([...Object.keys(table.columns), ...Object.keys(fresh.columns)])
   const columns: Record<string, Column> = {}
   for (const name of names) {
-    const [old, added] = [table.columns[name], fresh.columns[name]]
-    columns[name] = (old ?? added)?.type === 'text' ? gatherTexts(from, old, added) : gatherFigures(from, old, added)
+    const [old, more] = [table.columns[name], fresh.columns[name]]
+    if ((old ?? more)?.type === 'text') {
+      const codes = new Int32Array(from.length).fill(-1)
+      const [olds, news] = [old, more].map((c) => (c?.type === 'text' ? c : null))
+      if (olds) copyRuns(codes, olds.codes, kept)
+      columns[name] = { type: 'text', codes, words: addTexts(codes, olds ?? null, news ?? null, added) }
+    } else {
+      const values = new Float64Array(from.length)
+      const [olds, news] = [old, more].map((c) => (c?.type === 'number' ? c.values : null))
+      copyRuns(values, olds ?? null, kept)
+      copyRuns(values, news ?? null, added)
+      columns[name] = { type: 'number', values }
+    }
   }
   return { rows: from.length, columns }
 }
 
-function gatherFigures(from: Int32Array, old: Column | undefined, added: Column | undefined): Column {
-  const values = new Float64Array(from.length).fill(NaN, old && added ? from.length : 0)
-  const [olds, news] = [old, added].map((c) => (c?.type === 'number' ? c.values : null))
+function runsOf(from: Int32Array): { kept: Run[]; added: Run[] } {
+  const [kept, added]: [Run[], Run[]] = [[], []]
   let next = 0
+  let last: Run | null = null
   for (let i = 0; i < from.length; i++) {
-    const row = from[i] as number
-    if (row >= 0) {
-      if (olds) values[i] = olds[row] as number
-    } else {
-      if (news) values[i] = news[next] as number
-      next++
-    }
+    const isKept = (from[i] as number) >= 0
+    const row = isKept ? (from[i] as number) : next++
+    const list = isKept ? kept : added
+    if (last !== null && list.at(-1) === last && last.from + last.rows === row) last.rows++
+    else list.push((last = { at: i, from: row, rows: 1 }))
   }
-  return { type: 'number', values }
+  return { kept, added }
 }
 
-function gatherTexts(from: Int32Array, old: Column | undefined, added: Column | undefined): Column {
-  const codes = new Int32Array(from.length).fill(-1)
-  const [olds, news] = [old, added].map((c) => (c?.type === 'text' ? c : null))
-  const dictionary = new Dictionary(olds?.words)
-  let next = 0
-  for (let i = 0; i < from.length; i++) {
-    const row = from[i] as number
-    if (row >= 0) {
-      if (olds) codes[i] = olds.codes[row] as number
-      continue
+function copyRuns<T extends Float64Array | Int32Array>(to: T, source: T | null, runs: readonly Run[]): void {
+  for (const { at, from, rows } of runs)
+    if (source) to.set(source.subarray(from, from + rows), at)
+    else to.fill(NaN, at, at + rows)
+}
+
+/** Codes the added words as those that are there already are. @returns all of them, which are the same list where none is new */
+function addTexts(
+  codes: Int32Array,
+  olds: TextColumn | null,
+  news: TextColumn | null,
+  added: readonly Run[],
+): TextColumn['words'] {
+  let dictionary: Dictionary | null = null
+  for (const { at, from, rows } of added) {
+    for (let i = 0; i < rows; i++) {
+      const word = news ? textAt(news, from + i) : null
+      if (word === null) continue
+      dictionary ??= new Dictionary(olds?.words)
+      codes[at + i] = dictionary.code(word)
     }
-    const word = news ? textAt(news, next) : null
-    if (word !== null) codes[i] = dictionary.code(word)
-    next++
   }
-  return { type: 'text', codes, words: dictionary.words }
+  return dictionary?.words ?? olds?.words ?? []
 }

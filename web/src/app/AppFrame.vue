@@ -78,7 +78,7 @@ useEventListener(window, 'error', (event) => show(event.error))
 // What is taken back in the rules of money changes every figure that follows from them.
 watch(
   () => rules.moved,
-  ({ all }) => void (all ? workspace.reload() : workspace.reprice()),
+  () => void workspace.follow(),
 )
 
 const fold = () => void settings.change({ sideFolded: !settings.value.sideFolded })

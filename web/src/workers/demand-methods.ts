@@ -14,7 +14,7 @@ import {
   type Wordings,
 } from '@sickle/core/engine'
 import { longerPhrases, mergeTerms, risingTerms, type Term } from '@sickle/core/terms'
-import type { Bench } from './bench'
+import type { ItemEngine } from './item-engine'
 import type { CallContext } from './channel'
 import { capturesOf } from './records-at-rest'
 
@@ -44,14 +44,14 @@ export interface TermsAnswer {
 }
 
 /** What Demand asks: the category tree, and terms, which are read from rest when they are first asked for. */
-export function demandMethods(bench: () => Bench) {
+export function demandMethods(engine: () => ItemEngine) {
   let terms: Promise<Term[]> | null = null
   const allTerms = () => (terms ??= capturesOf('terms').then(mergeTerms))
   return {
     methods: {
       /** The category tree, of all items or those where every word is found. */
       async tree(_: CallContext, words: string): Promise<{ branches: Branch[]; best: Branch | null }> {
-        const { finder, figures, maker } = bench()
+        const { finder, figures, maker } = engine()
         if (words.trim() !== '') await maker
         const met = finder.itemsWith(words)
         const branches = categoryTree(figures, (i) => met === null || met[i] === 1)
@@ -60,7 +60,7 @@ export function demandMethods(bench: () => Bench) {
 
       /** Narrow themes among the titles of a branch. */
       async themes(_: CallContext, path: string): Promise<{ themes: BranchTheme[]; of: number }> {
-        const { catalog, rules } = await bench().maker
+        const { catalog, rules } = await engine().maker
         return branchThemes(catalog, rules, path)
       },
 
@@ -79,8 +79,8 @@ export function demandMethods(bench: () => Bench) {
         const all = await allTerms()
         const term = all.find((t) => t.key === key)
         if (!term) return null
-        const maker = await bench().maker
-        const rows = listingsAnswering(maker.catalog, bench().finder.search, term.phrase)
+        const maker = await engine().maker
+        const rows = listingsAnswering(maker.catalog, engine().finder.search, term.phrase)
         const items = [...new Set([...rows].map((row) => maker.catalog.itemOf[row] as number))]
         const sold = items.map((at) => maker.at(at, false)).sort((a, b) => (b.units ?? -1) - (a.units ?? -1))
         return {
@@ -94,18 +94,18 @@ export function demandMethods(bench: () => Bench) {
 
       /** Everything gathered whose name holds what is typed: items, stores, categories, markets and terms. */
       async named(_: CallContext, typed: string): Promise<NamedThings & { terms: { key: string; phrase: string; market: string }[] }> {
-        const [maker, all] = await Promise.all([bench().maker, allTerms()])
+        const [maker, all] = await Promise.all([engine().maker, allTerms()])
         const text = typed.trim().toLowerCase()
         const terms = text === '' ? [] : all.filter((t) => t.phrase.toLowerCase().includes(text)).slice(0, mostNamed)
         return {
-          ...namedThings(typed, { maker, search: bench().finder.search, most: mostNamed }),
+          ...namedThings(typed, { maker, search: engine().finder.search, most: mostNamed }),
           terms: terms.map(({ key, phrase, market }) => ({ key, phrase, market })),
         }
       }, // prettier-ignore
 
       async wordings(_: CallContext, first: string, second: string): Promise<Wordings> {
-        const maker = await bench().maker
-        return compareWordings(maker.catalog, bench().finder.search, maker.rules, [first, second])
+        const maker = await engine().maker
+        return compareWordings(maker.catalog, engine().finder.search, maker.rules, [first, second])
       },
     },
     allTerms,

@@ -141,13 +141,13 @@ test('finds leave as a file in their order', async () => {
 
 test('after a correction only what it touches is other, and after a rule everything', async () => {
   const packs = { ...noCorrections, packs: { 'Marrowgate/A1': 2 } }
-  await engine.call('reprice', [rules, packs])
+  await engine.call('load', [rules, packs])
   const row = async (key: string) => ((await engine.call('rows', [[key]])) as { row: FindRow }[])[0]?.row
   expect((await row('Marrowgate/A1'))?.profitE4).toBe(byHandE4.hooks + 16_000)
   expect((await row('Marrowgate/A3'))?.profitE4).toBe(byHandE4.bath)
-  await engine.call('reprice', [{ ...rules, costs: { ...rules.costs, packingE4: 5000 } }, noCorrections])
+  await engine.call('load', [{ ...rules, costs: { ...rules.costs, packingE4: 5000 } }, noCorrections])
   expect((await row('Marrowgate/A3'))?.profitE4).toBe(byHandE4.bath - 5000)
-  await engine.call('reprice', [rules, noCorrections])
+  await engine.call('load', [rules, noCorrections])
 })
 
 test('what was spoilt since is found by looking through it, and set aside when all is loaded anew', async () => {

@@ -9,7 +9,7 @@ import { postedAbout } from '@sickle/core/social'
 import type { RowRecord } from '@sickle/core/tables'
 import type { Term } from '@sickle/core/terms'
 import { titleBySearches, wordsThatSell } from '@sickle/core/words'
-import type { Bench } from './bench'
+import type { ItemEngine } from './item-engine'
 import type { CallContext } from './channel'
 import { capturesOf, recordsAtRest } from './records-at-rest'
 
@@ -26,13 +26,13 @@ function titlesOf(maker: ItemMaker): TitleIndex {
 }
 
 /** What the Close look asks beyond the item itself; records of the smaller kinds are read from rest when they are first asked for. */
-export function lookMethods(bench: () => Bench, allTerms: () => Promise<Term[]>) {
+export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Term[]>) {
   let competing: Promise<CompetingOffer[]> | null = null
   let social: Promise<[RowRecord[], RowRecord[]]> | null = null
   let restricted: Promise<RowRecord[]> | null = null
   let titles: TitleIndex | null = null
   let prices: Promise<Capture[]> | null = null
-  const itemOf = (key: string): Promise<Item | null> => bench().itemOf(key)
+  const itemOf = (key: string): Promise<Item | null> => engine().itemOf(key)
   return {
     methods: {
       /** How the sales of an item run: season, change of level, weekdays. */
@@ -45,7 +45,7 @@ export function lookMethods(bench: () => Bench, allTerms: () => Promise<Term[]>)
       async words(_: CallContext, key: string) {
         const item = await itemOf(key)
         if (!item?.category) return null
-        const { catalog } = await bench().maker
+        const { catalog } = await engine().maker
         return wordsThatSell(soldTitles(catalog, item.category))
       },
 
@@ -68,13 +68,13 @@ export function lookMethods(bench: () => Bench, allTerms: () => Promise<Term[]>)
       async options(_: CallContext, key: string) {
         const item = await itemOf(key)
         if (!item?.category) return null
-        const { catalog } = await bench().maker
+        const { catalog } = await engine().maker
         return optionLifts(listingChoices(catalog, item.category))
       },
 
       /** Other items whose titles are alike: offered to be joined, never joined by themselves. */
       async alike(_: CallContext, key: string): Promise<FindAlike[]> {
-        const [item, maker] = [await itemOf(key), await bench().maker]
+        const [item, maker] = [await itemOf(key), await engine().maker]
         if (!item || maker.count > mostIndexed) return []
         titles ??= titlesOf(maker)
         const found = titles.find(titleSignature(item.title), 7)
@@ -87,7 +87,7 @@ export function lookMethods(bench: () => Bench, allTerms: () => Promise<Term[]>)
       /** Who sells it: listings and competing offers together. */
       async sellers(_: CallContext, key: string) {
         const [item, offers] = await Promise.all([itemOf(key), (competing ??= capturesOf('competing').then(mergeCompeting))])
-        return item ? itemSellers(item, offers, await bench().maker) : []
+        return item ? itemSellers(item, offers, await engine().maker) : []
       },
 
       /** Clips, lives and advertisements about it; null where none were brought in at all. */

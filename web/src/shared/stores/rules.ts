@@ -14,11 +14,6 @@ interface Stand {
   prices: Record<string, number>
 }
 
-/** What items are put together and counted by; the rest only prices them. */
-function madeOf({ rules, corrections }: Stand): string {
-  return JSON.stringify([rules.homeCurrency, rules.rates, corrections.apart, corrections.together])
-}
-
 /** What the seller settled: money rules, corrections by hand, and the prices set in Margin. Each change is a step that can be taken back. */
 export const useRules = defineStore('rules', () => {
   const services = useServices()
@@ -27,17 +22,16 @@ export const useRules = defineStore('rules', () => {
   const corrections = keptDocument<Corrections>(services, 'corrections', () => noCorrections)
   /** item key + market → price in E4 of the home currency */
   const prices = keptDocument<Record<string, number>>(services, 'prices', () => ({}))
-  /** rises when a step was taken back or made again: what follows from the rules has to follow, or all where items themselves change */
-  const moved = ref({ times: 0, all: false })
+  /** rises when a step was taken back or made again: what follows from the rules has to follow */
+  const moved = ref(0)
 
   const load = () => Promise.all([rules.load(), corrections.load(), prices.load()])
   const snapshot = () => ({ rules: plain(rules.value.value), corrections: plain(corrections.value.value) })
   const stand = (): Stand => ({ ...snapshot(), prices: plain(prices.value.value) })
 
   async function goTo(then: Stand): Promise<void> {
-    const before = stand()
     await Promise.all([rules.set(then.rules), corrections.set(then.corrections), prices.set(then.prices)])
-    moved.value = { times: moved.value.times + 1, all: madeOf(before) !== madeOf(then) }
+    moved.value++
   }
   /** Changes something, and notes how to take it back. @param label what it was, behind "Take back:" */
   async function step(label: string, change: () => Promise<void>): Promise<void> {

@@ -58,11 +58,13 @@ export const useWorkspace = defineStore('workspace', () => {
       return services.engine.call('load', [r, corrections], { onProgress: (p) => (progress.value = p as number) })
     })
   }
-  /** Works prices out anew after a change of rules or corrections. */
-  async function reprice(): Promise<void> {
+  /** Lets figures follow a change of rules or corrections. */
+  async function follow(): Promise<void> {
     if (version.value === 0) return reload()
     const { rules: r, corrections } = rules.snapshot()
-    await work(() => services.engine.call('reprice', [r, corrections]))
+    await work(() =>
+      services.engine.call('load', [r, corrections], { onProgress: (p) => (progress.value = p as number) }),
+    )
   }
   /** Reads the data anew and lets the other tabs do the same. */
   async function renew(): Promise<void> {
@@ -78,7 +80,7 @@ export const useWorkspace = defineStore('workspace', () => {
     if (news.about === 'data') void reload()
     if (news.about === 'everything') location.reload()
     if (news.about === 'document' && (news.name === 'rules' || news.name === 'corrections'))
-      void rules.load().then(reprice)
+      void rules.load().then(follow)
   })
   /** Looks through what rests once the screen stands: what was worked out last is no proof of it. */
   async function audit(): Promise<void> {
@@ -100,7 +102,7 @@ export const useWorkspace = defineStore('workspace', () => {
     empty,
     reload,
     renew,
-    reprice,
+    follow,
     audit,
     remove,
   }

@@ -39,7 +39,7 @@ function priceWords({ row, likeness: { packs } }: FindAlike): string {
 } // prettier-ignore
 async function say(change: () => Promise<void>) {
   await change()
-  await workspace.renew()
+  await workspace.follow()
 }
 </script>
 

@@ -11,7 +11,7 @@ const rules = useRules()
 const workspace = useWorkspace()
 async function setPack(pack: number | null) {
   await rules.setPack(item.key, pack)
-  await workspace.reprice()
+  await workspace.follow()
 }
 </script>
 

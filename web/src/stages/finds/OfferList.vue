@@ -32,11 +32,11 @@ function priceDoubt(m: OfferMatch): string {
 const verdicts = { same: 'same', variant: 'other variant', similar: 'similar' }
 async function choose(key: string | null) {
   await rules.setOffer(item.key, key)
-  await workspace.reprice()
+  await workspace.follow()
 }
 async function setPack(m: OfferMatch, pack: number | null) {
   await rules.setPack(m.offer.key, pack)
-  await workspace.reprice()
+  await workspace.follow()
 }
 </script>
 

@@ -50,7 +50,7 @@ let later: ReturnType<typeof setTimeout> | undefined
 /** The page follows at once; the finds follow when typing rests. */
 function changed() {
   clearTimeout(later)
-  later = setTimeout(() => void workspace.reprice(), 400)
+  later = setTimeout(() => void workspace.follow(), 400)
 }
 const others = computed(() => item.value?.profits ?? [])
 useKeys('Margin', [

@@ -27,9 +27,8 @@ const currencies = ['EUR', 'GBP', 'USD', 'CAD', 'AUD', 'NZD', 'PLN', 'SEK', 'DKK
   (c) => ({ label: c, value: c }),
 )
 async function change(some: Partial<SellerRules>) {
-  const homeChanged = some.homeCurrency !== undefined && some.homeCurrency !== rules.home
   await rules.set({ ...rules.rules, ...some })
-  await (homeChanged || some.rates ? workspace.reload() : workspace.reprice())
+  await workspace.follow()
 }
 const homeFault = ref('')
 function chooseHome(typed: string) {

@@ -18,7 +18,7 @@ const firstRows = 48
  * What is worked out, and can be asked. The measures are there from the beginning; the catalogue itself, which is much larger, may
  * still be on its way: what needs it waits for it, and the first screen does not.
  */
-export class Bench {
+export class ItemEngine {
   readonly figures: Table
   #finder: Finder
   readonly maker: Promise<ItemMaker>

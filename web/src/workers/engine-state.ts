@@ -1,0 +1,256 @@
+import {
+  buildCatalog,
+  ItemMaker,
+  rejoinCatalog,
+  renewCatalog,
+  type CatalogChange,
+  type Corrections,
+  type SellerRules,
+  type WorkOptions,
+} from '@sickle/core/catalog'
+import { makeFigures, renewFigures } from '@sickle/core/engine'
+import { stopIfCancelled } from '@sickle/core/problem'
+import type { Capture, KindName } from '@sickle/core/records'
+import type { Table } from '@sickle/core/tables'
+import { openDatabase } from '../storage/database'
+import { auditImport, listImports, loadSound } from '../storage/imports'
+import type { Database, ImportEntry } from '../storage/schema'
+import { readSnapshot, snapshotPrint, writeSnapshot } from '../storage/snapshot'
+import type { CallContext } from './channel'
+import { touchedInPlace } from './touched-items'
+import { ItemEngine, summaryOf } from './item-engine'
+import { pause } from './pause'
+
+/** By what figures are worked out, beside what was gathered. */
+export interface Settled {
+  rules: SellerRules
+  corrections: Corrections
+}
+
+/** quiet time after which what was worked out is kept, ms */
+const restMs = 1500
+
+const isOfListings = (kind: KindName) => kind === 'listings' || kind === 'sales'
+
+/** What is worked out, and of what; it follows what rests, the rules and the corrections. */
+export class EngineState {
+  engine: ItemEngine | null = null
+  /** the ledger that it is worked out of, without what is set aside */
+  #entries: readonly ImportEntry[] = []
+  /** what was read in this sitting, by import */
+  #captures = new Map<string, Capture[]>()
+  /** imports that are set aside since they are not as they were kept, and what is wrong with them */
+  #spoilt = new Map<string, string>()
+  #keeping: ReturnType<typeof setTimeout> | undefined
+
+  /**
+   * Takes up what was worked out last, brings up to date what is worked out, or works everything out.
+   *
+   * @param onNews called where something came in or went
+   * @throws Problem 'cancelled'
+   */
+  async load(context: CallContext, settled: Settled, onNews: () => void) {
+    const db = await openDatabase()
+    let isClosing = true
+    try {
+      const ledger = await listImports(db)
+      if (!this.engine) {
+        onNews()
+        const kept = await readSnapshot(db, this.#print(ledger, settled))
+        if (kept) {
+          isClosing = false
+          const maker = kept.catalog().then((catalog) => new ItemMaker(catalog, settled.rules, settled.corrections))
+          maker.finally(() => db.close()).catch(() => undefined) // heard of by whatever waits for it
+          this.#entries = this.#sound(ledger)
+          this.#take(new ItemEngine(kept.figures, maker, kept.first))
+          return { ...kept.first.summary, spoilt: Object.fromEntries(this.#spoilt) }
+        }
+      }
+      const before = await this.engine?.maker.catch(() => null)
+      const maker = before
+        ? await this.#follow(db, ledger, before, settled, context, onNews)
+        : await this.#workOut(db, ledger, settled, context)
+      this.#keepLater(this.#print(ledger, settled))
+      return { ...summaryOf(maker), spoilt: Object.fromEntries(this.#spoilt) }
+    } finally {
+      if (isClosing) db.close()
+    }
+  }
+
+  /**
+   * Whether all that rests is still as it was kept, since what was worked out last is no proof of it. Where it is not, nothing that was
+   * worked out is used any more.
+   *
+   * @returns whether everything has to be loaded anew
+   */
+  async audit(): Promise<boolean> {
+    if (!this.engine) throw new Error('nothing is loaded yet')
+    const db = await openDatabase()
+    try {
+      const fits = await this.engine.maker.then(
+        () => true,
+        () => false,
+      )
+      const found = new Map<string, string>()
+      for (const entry of await listImports(db)) {
+        // what was read in this session was looked at then
+        const fault = this.#captures.has(entry.id) ? null : await auditImport(db, entry)
+        if (fault !== null) found.set(entry.id, fault)
+      }
+      const isNews = [...found.keys()].some((id) => !this.#spoilt.has(id))
+      if (fits && !isNews) return false
+      for (const id of found.keys()) this.#captures.delete(id)
+      this.engine = null
+      await db.clear('snapshots')
+      return true
+    } finally {
+      db.close()
+    }
+  }
+
+  /** Everything from the beginning. */
+  async #workOut(
+    db: Database,
+    ledger: ImportEntry[],
+    { rules, corrections }: Settled,
+    context: CallContext,
+  ): Promise<ItemMaker> {
+    await this.#read(db, ledger)
+    const captures = this.#captured(this.#sound(ledger))
+    const maker = new ItemMaker(await buildCatalog(captures, part(context, 0, 0.6), corrections), rules, corrections)
+    const figures = await makeFigures(maker, part(context, 0.6, 0.4))
+    this.#take(new ItemEngine(figures, maker))
+    this.#entries = this.#sound(ledger)
+    return maker
+  }
+
+  /** Only what changed since. */
+  async #follow(
+    db: Database,
+    ledger: ImportEntry[],
+    before: ItemMaker,
+    settled: Settled,
+    context: CallContext,
+    onNews: () => void,
+  ): Promise<ItemMaker> {
+    const change = await this.#changeOf(db, ledger, before, settled, context, onNews)
+    const { rules, corrections } = settled
+    const isSameListings = change.catalog.listings === before.catalog.listings
+    const maker = new ItemMaker(change.catalog, rules, corrections, isSameListings ? before.index() : null)
+    touchedInPlace(change.sameAs, before, maker)
+    const figures = await renewFigures(this.#figures(), maker, change.sameAs, {
+      ...part(context, 0.6, 0.4),
+      haveDaysPassed: JSON.stringify(before.catalog.windowEnds) !== JSON.stringify(change.catalog.windowEnds),
+    })
+    stopIfCancelled(context.signal)
+    this.#take(new ItemEngine(figures, maker))
+    this.#entries = this.#sound(ledger)
+    return maker
+  }
+
+  async #changeOf(
+    db: Database,
+    ledger: ImportEntry[],
+    before: ItemMaker,
+    { corrections }: Settled,
+    context: CallContext,
+    onNews: () => void,
+  ): Promise<CatalogChange> {
+    const [had, has] = [this.#entries, ledger]
+    const come = has.filter((e) => !had.some((h) => h.id === e.id))
+    const gone = had.filter((h) => !has.some((e) => e.id === h.id))
+    const work = part(context, 0, 0.6)
+    const said = (c: Corrections) => JSON.stringify([c.apart, c.together])
+    if (come.length + gone.length > 0) {
+      onNews()
+      const others = has.filter((e) => !isOfListings(e.kind))
+      await this.#read(db, [...come, ...others])
+      const sound = this.#sound(has)
+      const newest = newestLists(had, come, gone)
+      const gathered = {
+        kinds: new Set([...come, ...gone].map((e) => e.kind)),
+        newest: newest && this.#captured(newest),
+        others: this.#captured(sound.filter((e) => !isOfListings(e.kind))),
+        all: async () => {
+          await this.#read(db, has)
+          return this.#captured(this.#sound(has))
+        },
+      }
+      return renewCatalog(before.catalog, gathered, corrections, work)
+    }
+    if (said(before.corrections) !== said(corrections)) {
+      const others = has.filter((e) => !isOfListings(e.kind))
+      await this.#read(db, others)
+      return rejoinCatalog(before.catalog, corrections, {
+        ...work,
+        others: this.#captured(this.#sound(others)),
+        index: () => before.index(),
+      })
+    }
+    return { catalog: before.catalog, sameAs: Int32Array.from({ length: before.count }, (_, i) => i) }
+  }
+
+  /** Reads what was not read yet, and forgets what is gone. */
+  async #read(db: Database, entries: readonly ImportEntry[]): Promise<void> {
+    const { captures, spoilt } = await loadSound(db, entries, this.#captures)
+    for (const [id, read] of captures) this.#captures.set(id, read)
+    for (const [id, what] of spoilt) this.#spoilt.set(id, what)
+    for (const entry of entries) if (captures.has(entry.id)) this.#spoilt.delete(entry.id)
+  }
+
+  #captured(entries: readonly ImportEntry[]): Capture[] {
+    return entries.flatMap((e) => this.#captures.get(e.id) ?? [])
+  }
+
+  #sound(ledger: readonly ImportEntry[]): ImportEntry[] {
+    const ids = new Set(ledger.map((e) => e.id))
+    for (const id of [...this.#captures.keys()]) if (!ids.has(id)) this.#captures.delete(id)
+    for (const id of [...this.#spoilt.keys()]) if (!ids.has(id)) this.#spoilt.delete(id)
+    return ledger.filter((e) => !this.#spoilt.has(e.id))
+  }
+
+  #print(ledger: readonly ImportEntry[], { rules, corrections }: Settled): string {
+    return snapshotPrint(ledger, rules, corrections, this.#spoilt)
+  }
+
+  #figures(): Table {
+    if (!this.engine) throw new Error('nothing is loaded yet')
+    return this.engine.figures
+  }
+
+  #take(engine: ItemEngine): void {
+    this.engine = engine
+    engine.prepareLater(() => this.engine === engine)
+  }
+
+  /** Keeps what was worked out once changes rest. */
+  #keepLater(print: string): void {
+    clearTimeout(this.#keeping)
+    this.#keeping = setTimeout(() => void this.#keep(print), restMs)
+  }
+
+  async #keep(print: string): Promise<void> {
+    const now = this.engine
+    if (!now) return
+    const { catalog } = await now.maker
+    const db = await openDatabase()
+    await writeSnapshot(db, print, { catalog, figures: now.figures }, now.firstScreen()).finally(() => db.close())
+  }
+}
+
+/** Part of a longer work: what it has done counts for a share of all. */
+function part({ signal, progress }: CallContext, from: number, share: number): WorkOptions {
+  return { signal, pause, onProgress: (done) => progress(from + share * done) }
+}
+
+/** Lists of listings that came in, where they are newer than all lists and sales before and nothing else of listings came or went. */
+function newestLists(
+  had: readonly ImportEntry[],
+  come: readonly ImportEntry[],
+  gone: readonly ImportEntry[],
+): ImportEntry[] | null {
+  const lists = come.filter((e) => isOfListings(e.kind))
+  const last = Math.max(-Infinity, ...had.filter((e) => isOfListings(e.kind)).map((e) => e.capturedOn))
+  const isNewest = lists.every((e) => e.kind === 'listings' && e.capturedOn >= last)
+  return isNewest && !gone.some((e) => isOfListings(e.kind)) ? lists : null
+}

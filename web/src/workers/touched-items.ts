@@ -1,0 +1,26 @@
+import type { Corrections, ItemMaker } from '@sickle/core/catalog'
+
+/**
+ * Items whose figures other rules or corrections change are to be worked out anew.
+ *
+ * @param sameAs item → item of before with the same figures; those that are touched become -1, all of them where the rules differ
+ */
+export function touchedInPlace(sameAs: Int32Array, before: ItemMaker, now: ItemMaker): void {
+  const keys = (['packs', 'offers', 'costs'] as const).flatMap((part) =>
+    differing(before.corrections[part], now.corrections[part]),
+  )
+  // A supplier's pack may decide about any item that the offer fits.
+  const isAll =
+    JSON.stringify(before.rules) !== JSON.stringify(now.rules) || keys.some((key) => key.startsWith('offer:'))
+  if (isAll) sameAs.fill(-1)
+  else for (const key of keys) touchIn(sameAs, now.find(key))
+}
+
+function differing(a: Corrections[keyof Corrections], b: Corrections[keyof Corrections]): string[] {
+  const all = new Set([...Object.keys(a), ...Object.keys(b)])
+  return [...all].filter((key) => JSON.stringify(a[key]) !== JSON.stringify(b[key]))
+}
+
+function touchIn(sameAs: Int32Array, item: number | null): void {
+  if (item !== null) sameAs[item] = -1
+}
