@@ -12,9 +12,10 @@ export async function renewLives(
 ): Promise<Table> {
   const category = textColumn(listings, 'category')
   const life = new LifeTable()
-  for (let item = 0; item < sameAs.length; item++) {
-    if (item % 500 === 0) await onProgress(item / sameAs.length)
-    if ((sameAs[item] as number) >= 0) continue
+  const fresh: number[] = []
+  for (let item = 0; item < sameAs.length; item++) if ((sameAs[item] as number) < 0) fresh.push(item)
+  for (const [done, item] of fresh.entries()) {
+    if (done % 500 === 0) await onProgress(done / fresh.length)
     const places = [...members.subarray(starts[item], starts[item + 1])]
     const named = places.map((l) => textAt(category, l)).find((c) => c !== null) ?? null
     life.add(

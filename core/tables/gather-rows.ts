@@ -39,13 +39,17 @@ export function gatherRows(table: Table, from: Int32Array, fresh: Table): Table 
 function runsOf(from: Int32Array): { kept: Run[]; added: Run[] } {
   const [kept, added]: [Run[], Run[]] = [[], []]
   let next = 0
-  let last: Run | null = null
-  for (let i = 0; i < from.length; i++) {
-    const isKept = (from[i] as number) >= 0
-    const row = isKept ? (from[i] as number) : next++
-    const list = isKept ? kept : added
-    if (last !== null && list.at(-1) === last && last.from + last.rows === row) last.rows++
-    else list.push((last = { at: i, from: row, rows: 1 }))
+  for (let at = 0; at < from.length;) {
+    const first = from[at] as number
+    let rows = 1
+    if (first >= 0) while (from[at + rows] === first + rows) rows++
+    else while (from[at + rows] === -1) rows++
+    if (first >= 0) kept.push({ at, from: first, rows })
+    else {
+      added.push({ at, from: next, rows })
+      next += rows
+    }
+    at += rows
   }
   return { kept, added }
 }

@@ -20,7 +20,7 @@ const firstRows = 48
  */
 export class ItemEngine {
   readonly figures: Table
-  #finder: Finder
+  #finder: Finder | null = null
   readonly maker: Promise<ItemMaker>
   #made: ItemMaker | null = null
   /** rows made so far, by place: most of those on the screen stay there when a limit moves */
@@ -34,15 +34,15 @@ export class ItemEngine {
     first: Pick<FirstScreen, 'rows' | 'places'> | null = null,
   ) {
     this.figures = figures
-    this.#finder = new Finder(() => this.#now().catalog, figures)
     this.#rows = new Map(first?.rows)
     this.#places = new Map(first?.places)
     this.maker = Promise.resolve(maker).then((made) => (this.#made = made))
     if (!(maker instanceof Promise)) this.#made = maker
   }
 
+  /** Made when it is first asked: over a million items that takes a moment which not every change has to wait for. */
   get finder(): Finder {
-    return this.#finder
+    return (this.#finder ??= new Finder(() => this.#now().catalog, this.figures))
   }
 
   /**
@@ -57,18 +57,18 @@ export class ItemEngine {
     looked: string | null = null,
   ): Promise<Answer & { rows: FindRow[]; isLookedFound: boolean }> {
     if (query.words.trim() !== '' || query.phrase !== '' || query.stores.length > 0) await this.maker
-    if (shown.strips.join() !== this.#finder.strips.join())
+    if (shown.strips.join() !== this.finder.strips.join())
       this.#finder = new Finder(() => this.#now().catalog, this.figures, shown.strips)
     this.#columns = shown.columns.filter((name) => this.figures.columns[name]?.type === 'number')
-    const answer = this.#finder.ask(query, await this.placesOf(hidden))
+    const answer = this.finder.ask(query, await this.placesOf(hidden))
     const [place] = looked === null ? [] : await this.placesOf([looked])
-    const isLookedFound = place !== undefined && this.#finder.isFound(place)
+    const isLookedFound = place !== undefined && this.finder.isFound(place)
     return { ...answer, rows: await this.rowsAt(0, count), isLookedFound }
   }
 
   /** More rows of the last answer. */
   async rowsAt(from: number, count: number): Promise<FindRow[]> {
-    const places = [...this.#finder.places(from, count)]
+    const places = [...this.finder.places(from, count)]
     if (this.#rows.size > mostRows) this.#rows.clear()
     if (places.some((at) => !this.#rows.has(at))) await this.maker
     return places.map((at) => ({ ...this.#row(at), figures: this.#figuresAt(at) }))
@@ -97,9 +97,9 @@ export class ItemEngine {
 
   /** Readies the finder for quick moves, step by step while `goesOn`. */
   prepareLater(goesOn: () => boolean): void {
-    const work = this.#finder.prepare()
+    let work: Generator<void> | null = null
     const step = () => {
-      if (goesOn() && !work.next().done) setTimeout(step, 30)
+      if (goesOn() && !(work ??= this.finder.prepare()).next().done) setTimeout(step, 30)
     }
     setTimeout(step, 300)
   }
