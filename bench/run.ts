@@ -5,6 +5,7 @@ import { benchEngine } from './engine'
 import { benchEvidence } from './evidence'
 import { benchFinds } from './finds'
 import { benchFuzz } from './fuzz'
+import { benchKeep } from './keep'
 import { benchHostile } from './hostile/run'
 import { benchParquet } from './parquet'
 import { benchRecognition } from './recognition'
@@ -23,6 +24,7 @@ const count = process.env.SICKLE_BENCH_COUNT ? Number(process.env.SICKLE_BENCH_C
 /** `npm run bench -- hostile parquet` runs these alone. */
 const parts: Record<string, () => Promise<Line[]>> = {
   changes: () => benchChanges(base, browser),
+  keep: () => benchKeep(base, browser),
   workspace: () => benchWorkspace(base, browser),
   finds: () => benchFinds(base, browser),
   engine: () => benchEngine(browser),

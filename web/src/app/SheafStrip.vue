@@ -3,7 +3,7 @@ import { NButton, NDropdown, NInput } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { expectedMonthly } from '@sickle/core/verdict'
-import { currencySign, signed } from '@/shared/format'
+import { count, currencySign, signed } from '@/shared/format'
 import { useLive } from '@/shared/stores/live'
 import { useRules } from '@/shared/stores/rules'
 import { useSheaf } from '@/shared/stores/sheaf'
@@ -46,7 +46,8 @@ async function add() {
       </button>
     </NDropdown>
     <span class="quiet small"
-      >sheaf, {{ sheaf.kept.length }} kept · {{ sheaf.held.length }} held · {{ sheaf.dropped.length }} dropped</span
+      >sheaf, {{ count(sheaf.kept.length) }} kept · {{ count(sheaf.held.length) }} held ·
+      {{ count(sheaf.dropped.length) }} dropped</span
     >
     <div class="thumbs" aria-hidden="true">
       <GoodsPicture

@@ -5,7 +5,7 @@ import { fromStored, packWords, toStored, type StoredColumn } from '@sickle/core
 import { guardWrite } from './database'
 import type { Database, Rejects } from './schema'
 import { documentNames } from './document-forms'
-import { readDocument } from './documents'
+import { putDocument, readDocument } from './documents'
 import { auditImport, listImports, readRejects, restingColumn } from './imports'
 import { sealed } from './seal'
 import { format, mostUnpacked, readBackup, sha256, version, type Manifest } from './read-backup'
@@ -66,10 +66,11 @@ const plainRejects = ({ headings, rejected, more, doubts }: Rejects): Rejects =>
 export async function restoreBackup(db: Database, file: ArchiveSource): Promise<void> {
   const content = await readBackup(file)
   await guardWrite(async () => {
-    const tx = db.transaction(['imports', 'columns', 'rejects', 'documents'], 'readwrite')
-    for (const store of ['imports', 'columns', 'rejects', 'documents'] as const) void tx.objectStore(store).clear()
+    const stores = ['imports', 'columns', 'rejects', 'documents', 'parts'] as const
+    const tx = db.transaction(stores, 'readwrite')
+    for (const store of stores) void tx.objectStore(store).clear()
     for (const [name, value] of content.documents)
-      void tx.objectStore('documents').put(sealed(['documents', name], { value }), name)
+      await putDocument({ documents: tx.objectStore('documents'), parts: tx.objectStore('parts') }, name, value)
     for (const { entry, rejects, columns } of content.imports) {
       const names = entry.segments.map((_, at) => columns.filter((c) => c.segment === at).map((c) => c.name))
       void tx

@@ -3,7 +3,7 @@ import { Problem } from '@sickle/core/problem'
 import { migrate } from './migrations'
 import type { Database, Schema } from './schema'
 
-export const databaseVersion = 4
+export const databaseVersion = 5
 export interface TabsInTheWay {
   onNewer?: () => void
   onBlocked?: () => void

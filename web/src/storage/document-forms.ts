@@ -1,9 +1,16 @@
 import type { Schema } from 'yup'
 import { correctionsNow, correctionsSchema, pricesSchema, rulesNow, rulesSchema } from '@sickle/core/catalog'
 import { cutRunsSchema, cutsNow, cutsSchema, queryNow, querySchema } from '@sickle/core/engine'
-import { draftsNow, draftsSchema } from '@sickle/core/launch'
-import { anyText, listOf, oneOf, orNull, record, span, whole } from '@sickle/core/schema'
-import { judgementsSchema, sheavesSchema } from '@sickle/core/verdict'
+import { draftSchema, draftsNow, draftsSchema, joinDrafts, splitDrafts } from '@sickle/core/launch'
+import { anyText, text, listOf, oneOf, orNull, record, span, whole } from '@sickle/core/schema'
+import {
+  joinSheaves,
+  judgementsSchema,
+  sheafHeadSchema,
+  sheafStepSchema,
+  sheavesSchema,
+  splitSheaves,
+} from '@sickle/core/verdict'
 import { learnedNow, learnedSchema } from './learned-form'
 import { settingsNow, settingsSchema } from './settings-form'
 
@@ -14,6 +21,22 @@ interface DocumentForm {
   now: (stored: unknown) => unknown
   /** what it must be, at rest and in a backup */
   schema: Schema
+  /** how it rests in parts, so that changing one of thousands writes one; left out, it rests in one piece */
+  inParts?: InParts
+}
+
+/** A document as it rests in parts: what a head says of them, and each by a name of its own. */
+export interface Split {
+  head: unknown
+  parts: Map<string, unknown>
+}
+
+export interface InParts {
+  split: (value: never) => Split
+  /** the document again; null where a part is missing */
+  join: (head: never, parts: ReadonlyMap<string, unknown>) => unknown
+  headSchema: Schema
+  partSchema: Schema
 }
 
 const asItIs = (stored: unknown) => stored
@@ -45,13 +68,23 @@ function withQueryNow(stop: unknown): unknown {
 }
 
 /** The small documents of a workspace: all of them together with the imports are the workspace. */
-export const documentForms = {
+const forms = {
   settings: { label: 'Your settings', now: settingsNow, schema: settingsSchema },
   rules: { label: 'Your rules of money', now: rulesNow, schema: rulesSchema },
   corrections: { label: 'Your corrections of items', now: correctionsNow, schema: correctionsSchema },
-  sheaves: { label: 'Your sheaves and decisions', now: asItIs, schema: sheavesSchema },
+  sheaves: {
+    label: 'Your sheaves and decisions',
+    now: asItIs,
+    schema: sheavesSchema,
+    inParts: { split: splitSheaves, join: joinSheaves, headSchema: sheafHeadSchema, partSchema: sheafStepSchema },
+  },
   cuts: { label: 'Your Cuts', now: cutsNow, schema: cutsSchema },
-  drafts: { label: 'Your drafts', now: draftsNow, schema: draftsSchema },
+  drafts: {
+    label: 'Your drafts',
+    now: draftsNow,
+    schema: draftsSchema,
+    inParts: { split: splitDrafts, join: joinDrafts, headSchema: listOf(text(200), 1e5), partSchema: draftSchema },
+  },
   mappings: { label: 'Your corrections of columns', now: learnedNow, schema: learnedSchema },
   prices: { label: 'Your prices', now: asItIs, schema: pricesSchema },
   looks: {
@@ -68,5 +101,6 @@ export const documentForms = {
   cutRuns: { label: 'The runs of your Cuts', now: asItIs, schema: cutRunsSchema },
 } as const satisfies Record<string, DocumentForm>
 
-export type DocumentName = keyof typeof documentForms
-export const documentNames = Object.keys(documentForms) as DocumentName[]
+export type DocumentName = keyof typeof forms
+export const documentForms: Readonly<Record<DocumentName, DocumentForm>> = forms
+export const documentNames = Object.keys(forms) as DocumentName[]

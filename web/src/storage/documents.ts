@@ -2,39 +2,114 @@ import { Problem } from '@sickle/core/problem'
 import { firstFault } from '@sickle/core/schema'
 import { plain } from './plain'
 import { guardWrite } from './database'
-import type { Database } from './schema'
-import { documentForms, type DocumentName } from './document-forms'
+import type { Database, Schema } from './schema'
+import { documentForms, type DocumentName, type Split } from './document-forms'
 import { isSound, sealed } from './seal'
 
 /**
  * A small document as it rests, brought up to this version's form; null where there is none.
  *
- * @throws Problem 'document-spoilt' where it is not as it was kept, or no such document
+ * @throws Problem 'document-spoilt' where it, or a part of it, is not as it was kept, or no such document
  */
 export async function readDocument(db: Database, name: DocumentName): Promise<unknown> {
-  const kept = await db.get('documents', name)
-  if (kept === undefined) return null
   const { label, now, schema } = documentForms[name]
-  if (!isSound(['documents', name], kept)) throw new Problem('document-spoilt', { name: label, what: 'were changed' })
-  const value = now(kept.value)
+  const tx = db.transaction(['documents', 'parts'])
+  const [kept, keys, parts] = await Promise.all([
+    tx.objectStore('documents').get(name),
+    tx.objectStore('parts').getAllKeys(partsOf(name)),
+    tx.objectStore('parts').getAll(partsOf(name)),
+  ])
+  if (kept === undefined) return null
+  const isWhole =
+    isSound(['documents', name], kept) && parts.every((part, i) => isSound(['parts', ...(keys[i] ?? [])], part))
+  if (!isWhole) throw new Problem('document-spoilt', { name: label, what: 'were changed' })
+  const byKey = new Map(parts.map((part, i) => [keys[i]?.[1] ?? '', part.value]))
+  const value = now(kept.inParts ? joined(name, kept.value, byKey) : kept.value)
   const fault = firstFault(schema, value)
   if (fault)
     throw new Problem('document-spoilt', { name: label, what: `do not fit: ${fault.where || 'it'} ${fault.what}` })
   return value
 }
 
-/** Writes a document as plain data; reactive wrappers are taken off. */
-export async function writeDocument(db: Database, name: DocumentName, value: unknown): Promise<void> {
-  await guardWrite(() => db.put('documents', sealed(['documents', name], { value: plain(value) }), name))
+/** @throws Problem 'document-spoilt' */
+function joined(name: DocumentName, head: unknown, parts: ReadonlyMap<string, unknown>): unknown {
+  const { label, inParts } = documentForms[name]
+  const fits = inParts && firstFault(inParts.headSchema, head) === null
+  const value = fits ? inParts.join(head as never, parts) : null
+  if (value === null) throw new Problem('document-spoilt', { name: label, what: 'are not all there' })
+  return value
+}
+
+/** A document as it would rest; null where it rests in one piece. */
+export function splitOf(name: DocumentName, value: unknown): Split | null {
+  return documentForms[name].inParts?.split(value as never) ?? null
+}
+
+/** What has to be written where another split of the same document rests. */
+export function changedParts(next: Split, resting: Split | null): { put: [string, unknown][]; gone: string[] } {
+  const put = [...next.parts].filter(([key, part]) => resting?.parts.get(key) !== part)
+  const gone = [...(resting?.parts.keys() ?? [])].filter((key) => !next.parts.has(key))
+  return { put, gone }
+}
+
+/**
+ * Writes a document as plain data; reactive wrappers are taken off.
+ *
+ * @param resting what rests of it, in parts: only parts that are other objects are written (default: nothing is known to rest)
+ */
+export async function writeDocument(
+  db: Database,
+  name: DocumentName,
+  value: unknown,
+  resting: Split | null = null,
+): Promise<void> {
+  await guardWrite(async () => {
+    const tx = db.transaction(['documents', 'parts'], 'readwrite')
+    await putDocument({ documents: tx.objectStore('documents'), parts: tx.objectStore('parts') }, name, value, resting)
+    await tx.done
+  })
+}
+
+/** The two stores that documents rest in, of one transaction. */
+export interface DocumentStores {
+  documents: { put: (record: Schema['documents']['value'], key: string) => Promise<unknown> }
+  parts: {
+    put: (record: Schema['parts']['value'], key: Schema['parts']['key']) => Promise<unknown>
+    delete: (key: Schema['parts']['key'] | IDBKeyRange) => Promise<void>
+  }
+}
+
+/** The same within a transaction of the caller's. */
+export async function putDocument(
+  { documents, parts }: DocumentStores,
+  name: DocumentName,
+  value: unknown,
+  resting: Split | null = null,
+): Promise<void> {
+  const split = splitOf(name, value)
+  if (!split) return void (await documents.put(sealed(['documents', name], { value: plain(value) }), name))
+  const { put, gone } = changedParts(split, resting)
+  if (!resting) void parts.delete(partsOf(name))
+  for (const key of gone) void parts.delete([name, key])
+  for (const [key, part] of put) void parts.put(sealed(['parts', name, key], { value: plain(part) }), [name, key])
+  await documents.put(sealed(['documents', name], { value: plain(split.head), inParts: true as const }), name)
 }
 
 /** A document that cannot be read makes room for a new one, and is not lost with it. */
 export async function setDocumentAside(db: Database, name: DocumentName): Promise<void> {
-  const tx = db.transaction('documents', 'readwrite')
-  const kept = await tx.store.get(name)
+  const tx = db.transaction(['documents', 'parts'], 'readwrite')
+  const [documents, parts] = [tx.objectStore('documents'), tx.objectStore('parts')]
+  const kept = await documents.get(name)
   if (kept !== undefined) {
-    void tx.store.put(kept, `set aside: ${name}`)
-    void tx.store.delete(name)
+    void documents.put(kept, `set aside: ${name}`)
+    void documents.delete(name)
+  }
+  for (const [, key] of await parts.getAllKeys(partsOf(name))) {
+    const part = await parts.get([name, key])
+    if (part) void parts.put(part, [`set aside: ${name}`, key])
+    void parts.delete([name, key])
   }
   await tx.done
 }
+
+const partsOf = (name: DocumentName) => IDBKeyRange.bound([name], [name, []])

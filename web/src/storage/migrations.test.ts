@@ -9,6 +9,7 @@ import type { ImportEntry } from './schema'
 import { readDocument } from './documents'
 import { listImports, loadCaptures, readRejects } from './imports'
 import { listScans } from './scans'
+import { sealed } from './seal'
 
 const oldEntry = {
   id: 'a', file: 'a.csv', kind: 'listings', from: 'Marrowgate', rows: 2, taken: 2, rejected: 0, doubts: 0, capturedOn: 20604,
@@ -130,3 +131,31 @@ test('what version 3 kept is sealed as it stands, and from then on a change is f
   expect(await now.count('scanPages')).toBe(0)
   now.close()
 })
+
+test('decisions and drafts of version 4 rest one by one afterwards, and what was spoilt before is left as it was', async () => {
+  const db = await openDB('fourth', 4, {
+    upgrade(opened) {
+      opened.createObjectStore('imports', { keyPath: 'id' })
+      opened.createObjectStore('scans', { keyPath: 'id' })
+      for (const store of ['columns', 'rejects', 'documents', 'snapshots', 'scanPages']) opened.createObjectStore(store)
+    },
+  })
+  const snapshot = { title: 'Nest box', picture: null, profitE4: 20_000, units: 4, listings: 2 }
+  const event = { at: 5, key: 'Marrowgate/A1', action: 'keep', text: 'why', snapshot }
+  const sheaves = { open: 'b', sheaves: [{ id: 'a', name: 'A', events: [event, { ...event, at: 6 }], cursor: 1 }, { id: 'b', name: 'B', events: [], cursor: 0 }] }
+  const put = (name: string, value: unknown) => db.put('documents', sealed(['documents', name], { value }), name)
+  await put('sheaves', sheaves)
+  await put('judgements', { 'Marrowgate/A1': ['show'] })
+  await put('corrections', { packs: { 'Marrowgate/A1': 2 }, offers: {}, costs: {}, apart: { 'Marrowgate/A2': 'Marrowgate/A1' }, together: {} })
+  const drafts = sealed(['documents', 'drafts'], { value: [] })
+  await db.put('documents', { ...drafts, value: [{ id: 'changed' }] }, 'drafts')
+  db.close()
+  const now = await openDatabase('fourth')
+  expect(now.version).toBe(databaseVersion)
+  expect(await now.getAllKeys('parts')).toEqual([['sheaves', 'a/0'], ['sheaves', 'a/1']])
+  expect(await readDocument(now, 'sheaves')).toEqual(sheaves)
+  expect(await readDocument(now, 'judgements')).toEqual({ 'Marrowgate/A1': ['show'] })
+  expect(await readDocument(now, 'corrections')).toMatchObject({ packs: { 'Marrowgate/A1': 2 }, apart: { 'Marrowgate/A2': 'Marrowgate/A1' } })
+  await expect(readDocument(now, 'drafts')).rejects.toMatchObject({ code: 'document-spoilt' })
+  now.close()
+}) // prettier-ignore

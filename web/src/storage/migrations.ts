@@ -1,9 +1,18 @@
+import { firstFault } from '@sickle/core/schema'
 import { packWords } from '@sickle/core/tables'
 import type { Database, ImportEntry, RestingColumn, Upgrade } from './schema'
-import { sealed, type Sealed } from './seal'
+import { documentForms, documentNames } from './document-forms'
+import { putDocument } from './documents'
+import { isSound, sealed, type Sealed } from './seal'
 
 /** One step from each version of the workspace's form to the next, all in the one transaction that opens it: it happens whole or not at all. */
-const steps: ((db: Database, tx: Upgrade) => Promise<void>)[] = [createStores, segmentColumns, addScans, sealRecords]
+const steps: ((db: Database, tx: Upgrade) => Promise<void>)[] = [
+  createStores,
+  segmentColumns,
+  addScans,
+  sealRecords,
+  partDocuments,
+]
 
 /** Brings a workspace from version `from` (0: there is none yet) to the newest. */
 export async function migrate(db: Database, from: number, tx: Upgrade): Promise<void> {
@@ -64,6 +73,19 @@ async function sealRecords(_db: Database, tx: Upgrade): Promise<void> {
   for (const scan of await scans.getAll())
     await scans.put(sealed(['scans', scan.id], { ...scan, ...(scan.state === 'done' ? {} : begunAnew) }))
   await tx.objectStore('snapshots').clear()
+}
+
+/** Version 4 kept every document in one piece. What is not sound, or does not fit, is left as it is: reading it will say so. */
+async function partDocuments(db: Database, tx: Upgrade): Promise<void> {
+  db.createObjectStore('parts')
+  for (const name of documentNames) {
+    const kept = await tx.objectStore('documents').get(name)
+    if (!kept || !isSound(['documents', name], kept)) continue
+    const { now, schema } = documentForms[name]
+    const value = now(kept.value)
+    if (firstFault(schema, value) === null)
+      await putDocument({ documents: tx.objectStore('documents'), parts: tx.objectStore('parts') }, name, value)
+  }
 }
 
 type OldColumn = { type: 'number'; values: Float64Array } | { type: 'text'; codes: Int32Array; words: string[] }

@@ -5,7 +5,7 @@ import { checked } from '@sickle/core/schema'
 import { packWords, type StoredColumn, type WordBytes } from '@sickle/core/tables'
 import type { ImportEntry, Rejects } from './schema'
 import { importSchema, manifestSchema } from './backup-schema'
-import { documentForms, documentNames } from './document-forms'
+import { documentForms, documentNames, type DocumentName } from './document-forms'
 
 export const format = 'sickle-backup'
 export const version = 2
@@ -19,7 +19,7 @@ export interface Manifest {
 }
 
 export interface BackupContent {
-  documents: Map<string, unknown>
+  documents: Map<DocumentName, unknown>
   imports: {
     entry: ImportEntry
     rejects: Rejects | null
@@ -78,7 +78,7 @@ export async function readBackup(source: ArchiveSource): Promise<BackupContent> 
   }
   const paths = Object.keys(entries)
   if (paths.length === 0) throw damaged('it holds nothing')
-  const documents = new Map<string, unknown>()
+  const documents = new Map<DocumentName, unknown>()
   for (const name of documentNames) {
     if (!paths.includes(`documents/${name}.json`)) continue
     const { now, schema } = documentForms[name]

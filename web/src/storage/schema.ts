@@ -49,7 +49,10 @@ export interface Schema extends DBSchema {
   /** by import, segment and name of the column, so that a screen reads only what it shows */
   columns: { key: [string, number, string]; value: RestingColumn }
   rejects: { key: string; value: Sealed<Rejects> }
-  documents: { key: string; value: Sealed<{ value: unknown }> }
+  /** small documents; of one in parts only its head, beside which each part is a record of its own */
+  documents: { key: string; value: Sealed<{ value: unknown; inParts?: true }> }
+  /** by document and part */
+  parts: { key: [document: string, part: string]; value: Sealed<{ value: unknown }> }
   /** scans, and the pages of those that are not done: a page is there whole or not at all */
   scans: { key: string; value: Sealed<ScanEntry> }
   scanPages: { key: [string, number]; value: Sealed<ScanPage> }
@@ -60,6 +63,6 @@ export interface Schema extends DBSchema {
 export type Database = IDBPDatabase<Schema>
 export type Upgrade = IDBPTransaction<
   Schema,
-  ('imports' | 'columns' | 'rejects' | 'documents' | 'snapshots' | 'scans' | 'scanPages')[],
+  ('imports' | 'columns' | 'rejects' | 'documents' | 'parts' | 'snapshots' | 'scans' | 'scanPages')[],
   'versionchange'
 >

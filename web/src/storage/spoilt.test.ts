@@ -1,3 +1,4 @@
+import { sealed } from './seal'
 import { buildCatalog, ItemMaker, noCorrections, plainRules } from '@sickle/core/catalog'
 import { makeFigures } from '@sickle/core/engine'
 import { noLimits, type ScanPlan } from '@sickle/core/scan'
@@ -143,9 +144,26 @@ test.each(Object.entries(documents) as [DocumentName, unknown][])(
   },
 )
 
+test('a document in parts is told of when one of them is changed or gone', async () => {
+  const draft = { key: 'a', at: 1, action: 'keep', text: '', snapshot: { title: 'x', picture: null, profitE4: null, units: 3, listings: 1 } }
+  const value = { open: 'a', sheaves: [{ id: 'a', name: 'A', events: [draft, { ...draft, at: 2 }], cursor: 2 }] }
+  const again = () => writeDocument(db, 'sheaves', value)
+  await again()
+  expect(await readDocument(db, 'sheaves')).toEqual(value)
+  const part = await db.get('parts', ['sheaves', 'a/1'])
+  await db.put('parts', { ...part, value: { ...draft, at: 3 } } as never, ['sheaves', 'a/1'])
+  await expect(readDocument(db, 'sheaves')).rejects.toMatchObject({ code: 'document-spoilt' })
+  await again()
+  await db.delete('parts', ['sheaves', 'a/0'])
+  await expect(readDocument(db, 'sheaves')).rejects.toMatchObject({ code: 'document-spoilt', details: { what: 'are not all there' } })
+  await setDocumentAside(db, 'sheaves')
+  expect(await readDocument(db, 'sheaves')).toBeNull()
+  expect(await db.get('parts', ['set aside: sheaves', 'a/1'])).toMatchObject({ value: { at: 2 } })
+}) // prettier-ignore
+
 test('a document that is as it was kept but makes no sense is refused too', async () => {
   for (const name of documentNames) {
-    await writeDocument(db, name, { nonsense: [1] })
+    await db.put('documents', sealed(['documents', name], { value: { nonsense: [1] } }), name)
     if (name === 'settings') expect(await readDocument(db, name)).toMatchObject({ theme: 'light' })
     else if (name === 'mappings') expect(await readDocument(db, name)).toEqual({ columns: [], files: {} })
     else await expect(readDocument(db, name)).rejects.toMatchObject({ code: 'document-spoilt' })

@@ -1,7 +1,7 @@
 import { sealed } from '@/storage/seal'
 import { openDatabase } from '@/storage/database'
 import type { Database } from '@/storage/schema'
-import { readDocument } from '@/storage/documents'
+import { readDocument, writeDocument } from '@/storage/documents'
 import { testBench } from '@/testing/workbench'
 import { useJudgements } from './judgements'
 import { useSetAside } from './set-aside'
@@ -14,11 +14,15 @@ const keep = (key: string) => ({ key, action: 'keep' as const, text: '', snapsho
 async function fullDisk(name: string): Promise<{ db: Database; fail: { next: number } }> {
   const db = await openDatabase(name)
   const fail = { next: 0 }
-  const full = () => Promise.reject(new DOMException('full', 'QuotaExceededError'))
+  const full = () => {
+    throw new DOMException('full', 'QuotaExceededError')
+  }
   const failing = new Proxy(db, {
     get(of, name) {
       const part: unknown = Reflect.get(of, name)
-      if (name === 'put' && fail.next > 0 && fail.next--) return full
+      if (name === 'transaction')
+        return (stores: never, mode: never) =>
+          (mode as string) === 'readwrite' && fail.next > 0 && fail.next-- ? full() : of.transaction(stores, mode)
       return typeof part === 'function' ? (part.bind(of) as unknown) : part
     },
   })
@@ -79,6 +83,51 @@ test('what a reload takes along while it is written is written by the next tab',
   expect(await readDocument(db, 'judgements')).toEqual({ a: ['show', 'fragile'] })
   expect(journal.kept.size).toBe(0)
   db.close()
+})
+
+test('of thousands of decisions one more writes one', async () => {
+  const db = await openDatabase('thousands')
+  testBench({ database: () => Promise.resolve(db) })
+  const sheaf = useSheaf()
+  const events = Array.from({ length: 3000 }, (_, i) => ({ ...keep(`item ${i}`), at: i }))
+  await writeDocument(db, 'sheaves', { open: 'a', sheaves: [{ id: 'a', name: 'A', events, cursor: 3000 }] })
+  await sheaf.load()
+  expect(await db.count('parts')).toBe(3000)
+  const puts: unknown[] = []
+  const put = IDBObjectStore.prototype.put
+  IDBObjectStore.prototype.put = function (value: unknown, key?: IDBValidKey) {
+    puts.push(key)
+    return put.call(this, value, key)
+  }
+  try {
+    await sheaf.record(keep('one more'))
+    await sheaf.undo()
+  } finally {
+    IDBObjectStore.prototype.put = put
+  }
+  // the decision and the head; then the head alone
+  expect(puts).toEqual([['sheaves', 'a/3000'], 'sheaves', 'sheaves'])
+  await sheaf.record(keep('another'))
+  expect(await db.get('parts', ['sheaves', 'a/3000'])).toMatchObject({ value: { key: 'another' } })
+})
+
+test('a decision on its way when the tab was closed is made again by the next', async () => {
+  const journal = memory()
+  const db = await openDatabase('on its way')
+  let isOpen = true
+  testBench({ database: () => (isOpen ? Promise.resolve(db) : new Promise<Database>(() => undefined)), journal })
+  const sheaf = useSheaf()
+  await sheaf.load()
+  await sheaf.record(keep('first'))
+  isOpen = false
+  void sheaf.record(keep('second'))
+  void sheaf.record(keep('third'))
+  testBench({ database: () => Promise.resolve(db), journal })
+  const next = useSheaf()
+  await next.load()
+  expect(next.kept.map((d) => d.key)).toEqual(['first', 'second', 'third'])
+  expect((await readDocument(db, 'sheaves')) as object).toMatchObject({ sheaves: [{ cursor: 3 }] })
+  expect(journal.kept.size).toBe(0)
 })
 
 test('a note that makes no sense is let go, and so is one of what was kept', async () => {

@@ -1,17 +1,18 @@
-import { ref, toRaw, type Ref } from 'vue'
+import { shallowRef, type ShallowRef } from 'vue'
 import type { Services } from '@/services/services'
 import { Problem } from '@sickle/core/problem'
 import { firstFault } from '@sickle/core/schema'
 import { toProblem } from '@/shared/problem'
 import { plain } from '@/storage/plain'
-import { documentForms, type DocumentName } from '@/storage/document-forms'
-import { readDocument, setDocumentAside, writeDocument } from '@/storage/documents'
+import { documentForms, type DocumentName, type InParts, type Split } from '@/storage/document-forms'
+import { changedParts, readDocument, setDocumentAside, splitOf, writeDocument } from '@/storage/documents'
 import { journalOf } from './journal'
 import { useSetAside } from './set-aside'
 import { useTurn } from './turn'
 
 export interface KeptDocument<T> {
-  value: Ref<T>
+  /** what is in it is never changed in place */
+  value: ShallowRef<T>
   load: () => Promise<void>
   /**
    * Replaces the document and keeps it at once; resolves when it is safe. What cannot be kept does not stay on the screen either.
@@ -23,12 +24,14 @@ export interface KeptDocument<T> {
 
 /** A small document of the workspace: in memory as a ref, at rest after every change, and the same in every tab. Writes keep their order. */
 export function keptDocument<T>(services: Services, name: DocumentName, initial: () => T): KeptDocument<T> {
-  const value = ref(initial()) as Ref<T>
+  const value = shallowRef(initial())
   const turn = useTurn()
   const setAside = useSetAside()
-  const { schema, label } = documentForms[name]
+  const { schema, label, inParts } = documentForms[name]
   /** as it rests, so that what could not be written is taken back */
   let resting: T = value.value
+  /** the same in parts, where it rests so */
+  let restingParts: Split | null = null
   let writing: Promise<void> = Promise.resolve()
   const journal = journalOf(services, name)
 
@@ -44,11 +47,12 @@ export function keptDocument<T>(services: Services, name: DocumentName, initial:
       if (turn.role === 'writer') await setDocumentAside(db, name)
     }
     value.value = resting = stored === null ? initial() : (stored as T)
+    restingParts = stored === null ? null : splitOf(name, stored)
     if (turn.role === 'writer') await takeUp()
   }
   /** What a tab was still writing when it was closed is written now. */
   async function takeUp() {
-    const unwritten = journal.read()
+    const unwritten = journal.read(restingParts)
     if (unwritten === null || firstFault(schema, unwritten)) return journal.clear()
     await set(unwritten as T)
   }
@@ -58,29 +62,38 @@ export function keptDocument<T>(services: Services, name: DocumentName, initial:
   })
   async function set(next: T): Promise<void> {
     turn.assertWriter()
-    const bare = plain(next)
-    const fault = firstFault(schema, bare)
+    const split = splitOf(name, next)
+    const fault = split ? faultInParts(split) : firstFault(schema, plain(next))
     if (fault) throw new Problem('document-invalid', { name: label, reason: `${fault.where || 'it'} ${fault.what}` })
-    journal.note(bare)
+    journal.note(next, split, restingParts)
     value.value = next
-    const shown = toRaw(value.value)
     const write = async () => {
       try {
-        await writeDocument(await services.database(), name, bare)
+        await writeDocument(await services.database(), name, next, restingParts)
       } catch (thrown) {
         // of what was changed since, its own writing decides
-        if (toRaw(value.value) === shown) {
+        if (value.value === next) {
           value.value = resting
           journal.clear()
         }
         throw thrown
       }
-      resting = next
-      if (toRaw(value.value) === shown) journal.clear()
+      ;[resting, restingParts] = [next, split]
+      if (value.value === next) journal.clear()
       turn.tell({ about: 'document', name })
     }
     writing = writing.then(write, write)
     return writing
+  }
+  /** Of a document in parts only what is new is looked at: the rest was when it came. */
+  function faultInParts(split: Split) {
+    const { headSchema, partSchema } = inParts as InParts
+    const { put } = changedParts(split, restingParts)
+    return (
+      firstFault(headSchema, plain(split.head)) ??
+      put.map(([, part]) => firstFault(partSchema, plain(part))).find((f) => f !== null) ??
+      null
+    )
   }
   return { value, load, set }
 }

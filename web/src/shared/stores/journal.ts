@@ -1,18 +1,28 @@
 import type { Services } from '@/services/services'
-import type { DocumentName } from '@/storage/document-forms'
+import { documentForms, type DocumentName, type Split } from '@/storage/document-forms'
+import { changedParts } from '@/storage/documents'
 
-/** letters of a document beyond which it is not noted: the platform keeps five million of all together */
+/** letters of a note beyond which none is made: the platform keeps five million of all together */
 const most = 1_000_000
+
+/** What is not written yet of a document in parts. */
+interface PartsNote {
+  head: unknown
+  put: [string, unknown][]
+}
 
 /**
  * Notes a document before it is written. Writing takes its time, most of all while much else is being written, and a tab that is
- * reloaded meanwhile takes it along; a note is there at once, and is taken up when Sickle opens again.
+ * reloaded meanwhile takes it along; a note is there at once, and is taken up when Sickle opens again. Of a document in parts only the
+ * parts are noted that are not written yet.
  */
 export function journalOf({ journal }: Services, name: DocumentName) {
   const key = `sickle unwritten ${name}`
   return {
-    note(value: unknown): void {
-      const text = JSON.stringify(value)
+    /** @param split the document in parts, where it rests so @param resting the parts that rest */
+    note(value: unknown, split: Split | null, resting: Split | null): void {
+      const note = split ? ({ head: split.head, put: changedParts(split, resting).put } satisfies PartsNote) : value
+      const text = JSON.stringify(note)
       try {
         if (text.length <= most) journal?.setItem(key, text)
         else journal?.removeItem(key)
@@ -21,14 +31,26 @@ export function journalOf({ journal }: Services, name: DocumentName) {
         if (!(thrown instanceof DOMException)) throw thrown
       }
     },
-    read(): unknown {
-      try {
-        return JSON.parse(journal?.getItem(key) ?? 'null')
-      } catch (thrown) {
-        if (thrown instanceof SyntaxError) return null
-        throw thrown
-      }
+    /** What was noted, as a whole document; null where nothing was, or it goes with nothing that rests. */
+    read(resting: Split | null): unknown {
+      const note = readNote(journal?.getItem(key) ?? 'null')
+      const { inParts } = documentForms[name]
+      if (!inParts || !isPartsNote(note)) return note
+      return inParts.join(note.head as never, new Map([...(resting?.parts ?? []), ...note.put]))
     },
     clear: () => journal?.removeItem(key),
   }
+}
+
+function readNote(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch (thrown) {
+    if (thrown instanceof SyntaxError) return null
+    throw thrown
+  }
+}
+
+function isPartsNote(note: unknown): note is PartsNote {
+  return typeof note === 'object' && note !== null && 'head' in note && Array.isArray((note as PartsNote).put)
 }

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import {
   checkCut,
   cutChanges,
@@ -61,7 +61,10 @@ export const useQuery = defineStore('query', () => {
   function ask(): Promise<void> {
     if (workspace.version === 0) return Promise.resolve() // nothing is loaded yet: asked as soon as it is
     asked++
-    return (answering ??= answerAll().finally(() => (answering = null)))
+    // after what the screen itself asks: that is quick, and this may take a moment
+    return (answering ??= nextTick()
+      .then(answerAll)
+      .finally(() => (answering = null)))
   }
   async function answerAll(): Promise<void> {
     for (let mine = 0; mine !== asked;) mine = await answerNewest()
