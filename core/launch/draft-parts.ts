@@ -1,8 +1,11 @@
 import type { Draft } from './draft'
 
-/** Drafts rest one by one: their order, and each as a record of its own. */
-export function splitDrafts(drafts: readonly Draft[]): { head: string[]; parts: Map<string, unknown> } {
-  return { head: drafts.map((d) => d.id), parts: new Map(drafts.map((d) => [d.id, d])) }
+/** What has to be written where other drafts rest: their order, and each as a record of its own. @param before as they rest */
+export function changedDrafts(next: readonly Draft[], before: readonly Draft[] | null) {
+  const then = new Map(before?.map((d) => [d.id, d]))
+  const now = new Set(next.map((d) => d.id))
+  const put = next.filter((d) => then.get(d.id) !== d).map((d): [string, unknown] => [d.id, d])
+  return { head: [...now], put, gone: [...then.keys()].filter((id) => !now.has(id)) }
 }
 
 /** The drafts again; null where one is gone. */

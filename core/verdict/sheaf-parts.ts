@@ -8,11 +8,21 @@ export interface SheafHead {
 
 const partKey = (sheaf: string, step: number) => `${sheaf}/${step}`
 
-export function splitSheaves({ open, sheaves }: SheafBook): { head: SheafHead; parts: Map<string, unknown> } {
-  const parts = new Map<string, unknown>()
-  for (const { id, events } of sheaves)
-    for (const [step, event] of events.entries()) parts.set(partKey(id, step), event)
-  return { head: { open, sheaves: sheaves.map(({ events, ...s }) => ({ ...s, steps: events.length })) }, parts }
+/**
+ * What has to be written where other lists rest.
+ *
+ * @param before as they rest; null where nothing is known to rest. Decisions that are the same objects are the same.
+ */
+export function changedSheaves(next: SheafBook, before: SheafBook | null) {
+  const [put, gone]: [[string, unknown][], string[]] = [[], []]
+  const ids = new Set([...next.sheaves, ...(before?.sheaves ?? [])].map((s) => s.id))
+  for (const id of ids) {
+    const [now, then] = [next, before].map((book) => book?.sheaves.find((s) => s.id === id)?.events ?? [])
+    now?.forEach((event, step) => event !== then?.[step] && put.push([partKey(id, step), event]))
+    for (let step = now?.length ?? 0; step < (then?.length ?? 0); step++) gone.push(partKey(id, step))
+  }
+  const sheaves = next.sheaves.map(({ events, ...s }) => ({ ...s, steps: events.length }))
+  return { head: { open: next.open, sheaves } satisfies SheafHead, put, gone }
 }
 
 /** The lists again; null where a decision is gone. */

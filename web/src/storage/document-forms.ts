@@ -1,7 +1,7 @@
 import type { Schema } from 'yup'
 import { correctionsNow, correctionsSchema, pricesSchema, rulesNow, rulesSchema } from '@sickle/core/catalog'
 import { cutRunsSchema, cutsNow, cutsSchema, queryNow, querySchema } from '@sickle/core/engine'
-import { draftSchema, draftsNow, draftsSchema, joinDrafts, splitDrafts } from '@sickle/core/launch'
+import { draftSchema, draftsNow, draftsSchema, joinDrafts, changedDrafts } from '@sickle/core/launch'
 import { anyText, text, listOf, oneOf, orNull, record, span, whole } from '@sickle/core/schema'
 import {
   joinSheaves,
@@ -9,7 +9,7 @@ import {
   sheafHeadSchema,
   sheafStepSchema,
   sheavesSchema,
-  splitSheaves,
+  changedSheaves,
 } from '@sickle/core/verdict'
 import { learnedNow, learnedSchema } from './learned-form'
 import { settingsNow, settingsSchema } from './settings-form'
@@ -25,14 +25,16 @@ interface DocumentForm {
   inParts?: InParts
 }
 
-/** A document as it rests in parts: what a head says of them, and each by a name of its own. */
-export interface Split {
+/** What has to be written of a document in parts: what a head says of them, and those that are others than rest, by their names. */
+export interface PartChanges {
   head: unknown
-  parts: Map<string, unknown>
+  put: [string, unknown][]
+  gone: string[]
 }
 
 export interface InParts {
-  split: (value: never) => Split
+  /** @param before the document as it rests; null where nothing is known to rest */
+  changes: (next: never, before: never | null) => PartChanges
   /** the document again; null where a part is missing */
   join: (head: never, parts: ReadonlyMap<string, unknown>) => unknown
   headSchema: Schema
@@ -76,14 +78,14 @@ const forms = {
     label: 'Your sheaves and decisions',
     now: asItIs,
     schema: sheavesSchema,
-    inParts: { split: splitSheaves, join: joinSheaves, headSchema: sheafHeadSchema, partSchema: sheafStepSchema },
+    inParts: { changes: changedSheaves, join: joinSheaves, headSchema: sheafHeadSchema, partSchema: sheafStepSchema },
   },
   cuts: { label: 'Your Cuts', now: cutsNow, schema: cutsSchema },
   drafts: {
     label: 'Your drafts',
     now: draftsNow,
     schema: draftsSchema,
-    inParts: { split: splitDrafts, join: joinDrafts, headSchema: listOf(text(200), 1e5), partSchema: draftSchema },
+    inParts: { changes: changedDrafts, join: joinDrafts, headSchema: listOf(text(200), 1e5), partSchema: draftSchema },
   },
   mappings: { label: 'Your corrections of columns', now: learnedNow, schema: learnedSchema },
   prices: { label: 'Your prices', now: asItIs, schema: pricesSchema },

@@ -3,7 +3,7 @@ import { firstFault } from '@sickle/core/schema'
 import { plain } from './plain'
 import { guardWrite } from './database'
 import type { Database, Schema } from './schema'
-import { documentForms, type DocumentName, type Split } from './document-forms'
+import { documentForms, type DocumentName, type PartChanges } from './document-forms'
 import { isSound, sealed } from './seal'
 
 /**
@@ -40,28 +40,21 @@ function joined(name: DocumentName, head: unknown, parts: ReadonlyMap<string, un
   return value
 }
 
-/** A document as it would rest; null where it rests in one piece. */
-export function splitOf(name: DocumentName, value: unknown): Split | null {
-  return documentForms[name].inParts?.split(value as never) ?? null
-}
-
-/** What has to be written where another split of the same document rests. */
-export function changedParts(next: Split, resting: Split | null): { put: [string, unknown][]; gone: string[] } {
-  const put = [...next.parts].filter(([key, part]) => resting?.parts.get(key) !== part)
-  const gone = [...(resting?.parts.keys() ?? [])].filter((key) => !next.parts.has(key))
-  return { put, gone }
+/** What has to be written of a document in parts; null where it rests in one piece. @param resting as it rests, where that is known */
+export function changesOf(name: DocumentName, value: unknown, resting: unknown): PartChanges | null {
+  return documentForms[name].inParts?.changes(value as never, resting as never) ?? null
 }
 
 /**
  * Writes a document as plain data; reactive wrappers are taken off.
  *
- * @param resting what rests of it, in parts: only parts that are other objects are written (default: nothing is known to rest)
+ * @param resting the document as it rests: of one in parts only those are written that are other objects (default: nothing is known)
  */
 export async function writeDocument(
   db: Database,
   name: DocumentName,
   value: unknown,
-  resting: Split | null = null,
+  resting: unknown = null,
 ): Promise<void> {
   await guardWrite(async () => {
     const tx = db.transaction(['documents', 'parts'], 'readwrite')
@@ -84,15 +77,15 @@ export async function putDocument(
   { documents, parts }: DocumentStores,
   name: DocumentName,
   value: unknown,
-  resting: Split | null = null,
+  resting: unknown = null,
 ): Promise<void> {
-  const split = splitOf(name, value)
-  if (!split) return void (await documents.put(sealed(['documents', name], { value: plain(value) }), name))
-  const { put, gone } = changedParts(split, resting)
-  if (!resting) void parts.delete(partsOf(name))
-  for (const key of gone) void parts.delete([name, key])
-  for (const [key, part] of put) void parts.put(sealed(['parts', name, key], { value: plain(part) }), [name, key])
-  await documents.put(sealed(['documents', name], { value: plain(split.head), inParts: true as const }), name)
+  const changes = changesOf(name, value, resting)
+  if (!changes) return void (await documents.put(sealed(['documents', name], { value: plain(value) }), name))
+  if (resting === null) void parts.delete(partsOf(name))
+  for (const key of changes.gone) void parts.delete([name, key])
+  for (const [key, part] of changes.put)
+    void parts.put(sealed(['parts', name, key], { value: plain(part) }), [name, key])
+  await documents.put(sealed(['documents', name], { value: plain(changes.head), inParts: true as const }), name)
 }
 
 /** A document that cannot be read makes room for a new one, and is not lost with it. */

@@ -4,8 +4,8 @@ import { Problem } from '@sickle/core/problem'
 import { firstFault } from '@sickle/core/schema'
 import { toProblem } from '@/shared/problem'
 import { plain } from '@/storage/plain'
-import { documentForms, type DocumentName, type InParts, type Split } from '@/storage/document-forms'
-import { changedParts, readDocument, setDocumentAside, splitOf, writeDocument } from '@/storage/documents'
+import { documentForms, type DocumentName, type InParts, type PartChanges } from '@/storage/document-forms'
+import { changesOf, readDocument, setDocumentAside, writeDocument } from '@/storage/documents'
 import { journalOf } from './journal'
 import { useSetAside } from './set-aside'
 import { useTurn } from './turn'
@@ -30,8 +30,8 @@ export function keptDocument<T>(services: Services, name: DocumentName, initial:
   const { schema, label, inParts } = documentForms[name]
   /** as it rests, so that what could not be written is taken back */
   let resting: T = value.value
-  /** the same in parts, where it rests so */
-  let restingParts: Split | null = null
+  /** the same where it is known to rest; null where nothing is */
+  let atRest: T | null = null
   let writing: Promise<void> = Promise.resolve()
   const journal = journalOf(services, name)
 
@@ -47,12 +47,12 @@ export function keptDocument<T>(services: Services, name: DocumentName, initial:
       if (turn.role === 'writer') await setDocumentAside(db, name)
     }
     value.value = resting = stored === null ? initial() : (stored as T)
-    restingParts = stored === null ? null : splitOf(name, stored)
+    atRest = stored as T | null
     if (turn.role === 'writer') await takeUp()
   }
   /** What a tab was still writing when it was closed is written now. */
   async function takeUp() {
-    const unwritten = journal.read(restingParts)
+    const unwritten = journal.read(atRest)
     if (unwritten === null || firstFault(schema, unwritten)) return journal.clear()
     await set(unwritten as T)
   }
@@ -62,14 +62,14 @@ export function keptDocument<T>(services: Services, name: DocumentName, initial:
   })
   async function set(next: T): Promise<void> {
     turn.assertWriter()
-    const split = splitOf(name, next)
-    const fault = split ? faultInParts(split) : firstFault(schema, plain(next))
+    const changes = changesOf(name, next, atRest)
+    const fault = changes ? faultInParts(changes) : firstFault(schema, plain(next))
     if (fault) throw new Problem('document-invalid', { name: label, reason: `${fault.where || 'it'} ${fault.what}` })
-    journal.note(next, split, restingParts)
+    journal.note(next, changes)
     value.value = next
     const write = async () => {
       try {
-        await writeDocument(await services.database(), name, next, restingParts)
+        await writeDocument(await services.database(), name, next, atRest)
       } catch (thrown) {
         // of what was changed since, its own writing decides
         if (value.value === next) {
@@ -78,7 +78,7 @@ export function keptDocument<T>(services: Services, name: DocumentName, initial:
         }
         throw thrown
       }
-      ;[resting, restingParts] = [next, split]
+      resting = atRest = next
       if (value.value === next) journal.clear()
       turn.tell({ about: 'document', name })
     }
@@ -86,11 +86,10 @@ export function keptDocument<T>(services: Services, name: DocumentName, initial:
     return writing
   }
   /** Of a document in parts only what is new is looked at: the rest was when it came. */
-  function faultInParts(split: Split) {
+  function faultInParts({ head, put }: PartChanges) {
     const { headSchema, partSchema } = inParts as InParts
-    const { put } = changedParts(split, restingParts)
     return (
-      firstFault(headSchema, plain(split.head)) ??
+      firstFault(headSchema, plain(head)) ??
       put.map(([, part]) => firstFault(partSchema, plain(part))).find((f) => f !== null) ??
       null
     )

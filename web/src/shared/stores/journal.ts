@@ -1,15 +1,12 @@
 import type { Services } from '@/services/services'
-import { documentForms, type DocumentName, type Split } from '@/storage/document-forms'
-import { changedParts } from '@/storage/documents'
+import { documentForms, type DocumentName, type PartChanges } from '@/storage/document-forms'
+import { changesOf } from '@/storage/documents'
 
 /** letters of a note beyond which none is made: the platform keeps five million of all together */
 const most = 1_000_000
 
 /** What is not written yet of a document in parts. */
-interface PartsNote {
-  head: unknown
-  put: [string, unknown][]
-}
+type PartsNote = Pick<PartChanges, 'head' | 'put'>
 
 /**
  * Notes a document before it is written. Writing takes its time, most of all while much else is being written, and a tab that is
@@ -19,9 +16,9 @@ interface PartsNote {
 export function journalOf({ journal }: Services, name: DocumentName) {
   const key = `sickle unwritten ${name}`
   return {
-    /** @param split the document in parts, where it rests so @param resting the parts that rest */
-    note(value: unknown, split: Split | null, resting: Split | null): void {
-      const note = split ? ({ head: split.head, put: changedParts(split, resting).put } satisfies PartsNote) : value
+    /** @param changes what of it is to be written, where it rests in parts */
+    note(value: unknown, changes: PartChanges | null): void {
+      const note = changes ? ({ head: changes.head, put: changes.put } satisfies PartsNote) : value
       const text = JSON.stringify(note)
       try {
         if (text.length <= most) journal?.setItem(key, text)
@@ -32,11 +29,12 @@ export function journalOf({ journal }: Services, name: DocumentName) {
       }
     },
     /** What was noted, as a whole document; null where nothing was, or it goes with nothing that rests. */
-    read(resting: Split | null): unknown {
+    read(resting: unknown): unknown {
       const note = readNote(journal?.getItem(key) ?? 'null')
       const { inParts } = documentForms[name]
       if (!inParts || !isPartsNote(note)) return note
-      return inParts.join(note.head as never, new Map([...(resting?.parts ?? []), ...note.put]))
+      const parts = resting === null ? [] : (changesOf(name, resting, null)?.put ?? [])
+      return inParts.join(note.head as never, new Map([...parts, ...note.put]))
     },
     clear: () => journal?.removeItem(key),
   }

@@ -12,15 +12,27 @@ export const useLive = defineStore('live', () => {
   const sheaf = useSheaf()
   const workspace = useWorkspace()
   const rows = shallowRef(new Map<string, FindRow>())
-  let asked = 0
+  /** what was asked for on the data as they are: a further decision asks for one more */
+  let known = new Set<string>()
+  let knownOf = -1
   watch(
-    [() => workspace.version, () => [...sheaf.decisions.keys()].join('\n')],
-    async ([version]) => {
-      const keys = [...sheaf.decisions.keys()]
-      const mine = ++asked
-      if (version === 0 || keys.length === 0) return void (rows.value = new Map())
-      const got = await services.engine.call('rows', [keys])
-      if (mine === asked) rows.value = new Map(got.flatMap(({ key, row }) => (row ? [[key, row] as const] : [])))
+    [() => workspace.version, () => sheaf.decisions],
+    async ([version, decisions]) => {
+      const isNews = version !== knownOf
+      if (isNews) [known, knownOf] = [new Set(), version]
+      const keys = [...decisions.keys()].filter((key) => !known.has(key))
+      if (version === 0 || keys.length === 0) return
+      const mine = known
+      for (const key of keys) mine.add(key)
+      const got = await services.engine.call('rows', [keys]).catch((thrown: unknown) => {
+        // a failed read is no answer: it is asked for again with the next decision
+        for (const key of keys) mine.delete(key)
+        throw thrown
+      })
+      if (mine !== known) return
+      const found = got.flatMap(({ key, row }) => (row ? [[key, row] as const] : []))
+      // those of before are shown until those of now are here
+      if (isNews || found.length > 0) rows.value = new Map(isNews ? found : [...rows.value, ...found])
     },
     { immediate: true },
   )
@@ -31,5 +43,7 @@ export const useLive = defineStore('live', () => {
     const { profitE4, units, listings, feesAssumed } = row
     return { ...snapshot, profitE4, units, listings, feesAssumed, isOld: false }
   }
-  return { of }
+  /** The same of many: one call, as each through a store costs more than what it does. */
+  const ofAll = (list: readonly Pick<Decision, 'key' | 'snapshot'>[]) => list.map(of)
+  return { of, ofAll }
 })

@@ -86,6 +86,9 @@ export const useQuery = defineStore('query', () => {
     return mine
   }
 
+  /** The row of an item that is on the screen, or near it. */
+  const rowOf = (key: string): FindRow | null => known.get(key) ?? null
+
   /** Fetches the pages between two places that are not here yet. */
   async function ensure(from: number, to: number): Promise<void> {
     for (let page = Math.floor(from / pageSize); page <= Math.floor(to / pageSize); page++) {
@@ -158,6 +161,7 @@ export const useQuery = defineStore('query', () => {
     showDropped,
     ask,
     settled,
+    rowOf,
     ensure,
     change,
     replace,

@@ -1,4 +1,5 @@
 import { useServices } from '@/services/services'
+import { useQuery } from '@/shared/stores/query'
 import { useSheaf } from '@/shared/stores/sheaf'
 import type { DecisionState } from '@sickle/core/verdict'
 
@@ -6,12 +7,13 @@ import type { DecisionState } from '@sickle/core/verdict'
 export function useDecide(item: () => string | null) {
   const services = useServices()
   const sheaf = useSheaf()
+  const query = useQuery()
   return async (action: DecisionState, text?: string): Promise<void> => {
     const key = item()
     if (key === null) return
     const before = sheaf.decisionOf(key)
     if (text === undefined && before?.state === action) return
-    const found = (await services.engine.call('rows', [[key]]))[0]?.row
+    const found = query.rowOf(key) ?? (await services.engine.call('rows', [[key]]))[0]?.row
     if (!found) return
     const { title, picture, profitE4, units, listings } = found
     await sheaf.record({ key, action, text: text ?? '', snapshot: { title, picture, profitE4, units, listings } })
