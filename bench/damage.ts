@@ -48,11 +48,24 @@ const hostile: ((random: Random) => { name: string; bytes: Uint8Array })[] = [
   () => ({ name: 'wide.csv', bytes: strToU8(`${'a,'.repeat(60_000)}\n${'1,'.repeat(60_000)}\n`) }),
   () => ({ name: 'quotes.csv', bytes: strToU8(`Item ID,Title,Price\n${'"'.repeat(300_001)}`) }),
   () => ({ name: 'one-line.csv', bytes: strToU8('x'.repeat(3_000_000)) }),
-  () => ({ name: 'bomb.xlsx', bytes: zipSync({ 'xl/worksheets/sheet1.xml': new Uint8Array(60_000_000) }, { level: 9 }) }),
-  () => ({ name: 'proto.json', bytes: strToU8('[{"__proto__":{"id":"1"},"constructor":"x","toString":"y","price":3,"title":"t"}]') }),
-  (r) => ({ name: 'noise.parquet', bytes: joined(strToU8('PAR1'), Uint8Array.from({ length: 5000 }, () => whole(r, 256)), strToU8('PAR1')) }),
+  () => ({
+    name: 'bomb.xlsx',
+    bytes: zipSync({ 'xl/worksheets/sheet1.xml': new Uint8Array(60_000_000) }, { level: 9 }),
+  }),
+  () => ({
+    name: 'proto.json',
+    bytes: strToU8('[{"__proto__":{"id":"1"},"constructor":"x","toString":"y","price":3,"title":"t"}]'),
+  }),
+  (r) => ({
+    name: 'noise.parquet',
+    bytes: joined(
+      strToU8('PAR1'),
+      Uint8Array.from({ length: 5000 }, () => whole(r, 256)),
+      strToU8('PAR1'),
+    ),
+  }),
   (r) => ({ name: 'noise.bin', bytes: Uint8Array.from({ length: 20_000 }, () => whole(r, 256)) }),
-] // prettier-ignore
+]
 
 function joined(...parts: Uint8Array[]): Uint8Array {
   const out = new Uint8Array(parts.reduce((n, p) => n + p.length, 0))

@@ -21,15 +21,32 @@ export async function benchEngine(executablePath: string): Promise<Line[]> {
   const middle = (of: (r: Round) => number) => median(rounds.map(of))
   const line = (name: string, mine: number, peer: number | null, target: string, met: boolean) =>
     ({ name, ours: mine, unit: 'ms', peer, target, met }) satisfies Line
-  const [top, topPeer, group, groupPeer] = [middle((r) => r.top), middle((r) => r.topPeer), middle((r) => r.group), middle((r) => r.groupPeer)]
+  const [top, topPeer, group, groupPeer] = [
+    middle((r) => r.top),
+    middle((r) => r.topPeer),
+    middle((r) => r.group),
+    middle((r) => r.groupPeer),
+  ]
   const [moved, slow] = [middle((r) => r.moved), middle((r) => r.slow)]
   return [
-    line('1,000,000: five limits and top 200, beside DuckDB', top, topPeer, '<= 12 ms, ratio <= 0.25', top <= 12 && top / topPeer <= 0.25),
+    line(
+      '1,000,000: five limits and top 200, beside DuckDB',
+      top,
+      topPeer,
+      '<= 12 ms, ratio <= 0.25',
+      top <= 12 && top / topPeer <= 0.25,
+    ),
     line('1,000,000: one brush moved over 8 strips, median', moved, null, '<= 16 ms', moved <= 16),
     line('1,000,000: one brush moved over 8 strips, 95th percentile', slow, null, '<= 33 ms', slow <= 33),
-    line('1,000,000: rolled up by 20,000 stores, beside DuckDB', group, groupPeer, '<= 40 ms, ratio <= 0.8', group <= 40 && group / groupPeer <= 0.8),
+    line(
+      '1,000,000: rolled up by 20,000 stores, beside DuckDB',
+      group,
+      groupPeer,
+      '<= 40 ms, ratio <= 0.8',
+      group <= 40 && group / groupPeer <= 0.8,
+    ),
   ]
-} // prettier-ignore
+}
 
 /** Medians of one round, ms; `slow` is the 95th percentile of the brush. */
 type Round = Record<'top' | 'topPeer' | 'group' | 'groupPeer' | 'moved' | 'slow', number>

@@ -26,19 +26,46 @@ function catalog(): Catalog {
   ])
   const values = new Float64Array(count * days)
   for (let i = 0; i < count; i++) {
-    builder.add({ market: 'Farholt', id: String(i), title: `Railing planter no ${i}`, store: `Store ${i % 900}`, category: i % 2 ? 'Garden / Balcony' : 'Garden / Birds', currency: 'EUR', price: 100_000 + i, rating: 4, reviews: i % 400, listedOn: 20_000, capturedOn: start + days })
+    builder.add({
+      market: 'Farholt',
+      id: String(i),
+      title: `Railing planter no ${i}`,
+      store: `Store ${i % 900}`,
+      category: i % 2 ? 'Garden / Balcony' : 'Garden / Birds',
+      currency: 'EUR',
+      price: 100_000 + i,
+      rating: 4,
+      reviews: i % 400,
+      listedOn: 20_000,
+      capturedOn: start + days,
+    })
     const [rate, drift] = [Math.exp(4 * random() - 2), 1 + 0.6 * (random() - 0.5)]
-    for (let d = 0; d < days; d++) values[i * days + d] = Math.floor(-Math.log(1 - random()) * rate * drift ** (d / days))
+    for (let d = 0; d < days; d++)
+      values[i * days + d] = Math.floor(-Math.log(1 - random()) * rate * drift ** (d / days))
   }
   const places = Int32Array.from({ length: count + 1 }, (_, i) => i)
   return {
     listings: builder.finish(),
-    sales: { seriesOf: places.slice(0, count), start: new Int32Array(count).fill(start), stepDays: new Int32Array(count).fill(1), from: places.map((i) => i * days), values },
-    itemOf: places.slice(0, count), starts: places, members: places.slice(0, count),
-    life: { rows: 0, columns: {} }, reach: { rows: 0, columns: {} }, unpublished: { rows: 0, columns: {} }, windowEnds: { Farholt: start + days - 1 }, offers: [],
-    forms: titleForms([]), groupOf: places.slice(0, count), seasons: new Map(),
+    sales: {
+      seriesOf: places.slice(0, count),
+      start: new Int32Array(count).fill(start),
+      stepDays: new Int32Array(count).fill(1),
+      from: places.map((i) => i * days),
+      values,
+    },
+    itemOf: places.slice(0, count),
+    starts: places,
+    members: places.slice(0, count),
+    life: { rows: 0, columns: {} },
+    reach: { rows: 0, columns: {} },
+    unpublished: { rows: 0, columns: {} },
+    windowEnds: { Farholt: start + days - 1 },
+    offers: [],
+    forms: titleForms([]),
+    groupOf: places.slice(0, count),
+    seasons: new Map(),
   }
-} // prettier-ignore
+}
 
 /** Trend, slope and change point by their plain definitions: every pair of days. */
 function plain(x: Float64Array): number {
@@ -71,7 +98,9 @@ async function run(): Promise<void> {
   const all = performance.now() - began
   const known = numbers(figures, 'slope').filter((v) => !Number.isNaN(v)).length
   // The plain forms of the same hundred thousand would take minutes: of every hundredth, times a hundred.
-  const sample = Array.from({ length: count / 100 }, (_, i) => made.sales.values.subarray(i * 100 * days, (i * 100 + 1) * days))
+  const sample = Array.from({ length: count / 100 }, (_, i) =>
+    made.sales.values.subarray(i * 100 * days, (i * 100 + 1) * days),
+  )
   const time = (work: (x: Float64Array) => unknown) => {
     const start = performance.now()
     for (const x of sample) work(x)
@@ -80,6 +109,6 @@ async function run(): Promise<void> {
   const peer = time(plain)
   const same = time((x) => [mannKendall(x), theilSenSlope(x), pettitt(x)])
   self.postMessage({ all, told, known, peer: peer * 100, same, samePeer: peer })
-} // prettier-ignore
+}
 
 void run()

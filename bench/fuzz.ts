@@ -48,10 +48,16 @@ export async function benchFuzz(base: string, executablePath: string, count = 20
     const line = (name: string, ours: number, unit: string, target: string, met: boolean) =>
       ({ name, ours, unit, peer: null, target, met }) satisfies Line
     return [
-      line(`fuzz: of ${outcomes.length} damaged files (${refused} refused, the rest taken in part or whole), unforeseen`, failures.length, 'files', '0', failures.length === 0),
+      line(
+        `fuzz: of ${outcomes.length} damaged files (${refused} refused, the rest taken in part or whole), unforeseen`,
+        failures.length,
+        'files',
+        '0',
+        failures.length === 0,
+      ),
       line('fuzz: slowest file', slowest, 'ms', '<= 5000 ms', slowest <= 5000),
       line('fuzz: columns left behind without an import', left, 'columns', '0', left === 0),
-    ] // prettier-ignore
+    ]
   } finally {
     await browser.close()
   }
@@ -59,7 +65,14 @@ export async function benchFuzz(base: string, executablePath: string, count = 20
 
 async function seedFiles(): Promise<{ name: string; bytes: Uint8Array }[]> {
   const world = makeWorld({ goods: 60, listings: 150, stores: 60, offers: 60, days: 90 })
-  const wanted = ['marrowgate-listings.csv', 'quaymaster-prices.xlsx', 'fernhand-listings.json', 'loopreel-listings.ndjson', 'gavelhop-daily.csv', 'gavelhop-listings.csv'] // prettier-ignore
+  const wanted = [
+    'marrowgate-listings.csv',
+    'quaymaster-prices.xlsx',
+    'fernhand-listings.json',
+    'loopreel-listings.ndjson',
+    'gavelhop-daily.csv',
+    'gavelhop-listings.csv',
+  ]
   const files = (await demoBytes(demoFiles(world))).filter((f) => wanted.includes(f.name))
   const csv = files.find((f) => f.name === 'marrowgate-listings.csv') as (typeof files)[number]
   const opened = await openFile(new File([csv.bytes as Uint8Array<ArrayBuffer>], csv.name))
@@ -77,7 +90,10 @@ async function send(page: Page, files: { name: string; bytes: Uint8Array }[]): P
     type Answer = Awaited<IntakeCall['answer']>
     const call = (window as unknown as { callIntake: (m: string, a: unknown[]) => IntakeCall }).callIntake
     const limited = (promise: Promise<Answer>) =>
-      Promise.race([promise, new Promise<Answer>((r) => setTimeout(() => r({ type: 'failed', problem: { code: 'hang' } }), 20_000))])
+      Promise.race([
+        promise,
+        new Promise<Answer>((r) => setTimeout(() => r({ type: 'failed', problem: { code: 'hang' } }), 20_000)),
+      ])
     const out: { result: string; ms: number }[] = []
     for (const { name, text } of list) {
       const bytes = Uint8Array.from(atob(text), (c) => c.charCodeAt(0))
@@ -90,16 +106,28 @@ async function send(page: Page, files: { name: string; bytes: Uint8Array }[]): P
         if (answer.type === 'done') {
           const { proposal } = answer.value as { proposal: { mapping: Record<string, unknown> } }
           const mapping = { market: 'X', supplier: 'Y', ...proposal.mapping }
-          const whole = { ...mapping, market: mapping.market ?? 'X', supplier: mapping.supplier ?? 'Y', currency: (mapping as { currency?: string }).currency ?? 'EUR' }
-          answer = await limited(call('run', [file, null, whole, { id: crypto.randomUUID(), now: Date.now(), demo: false }]).answer)
+          const whole = {
+            ...mapping,
+            market: mapping.market ?? 'X',
+            supplier: mapping.supplier ?? 'Y',
+            currency: (mapping as { currency?: string }).currency ?? 'EUR',
+          }
+          answer = await limited(
+            call('run', [file, null, whole, { id: crypto.randomUUID(), now: Date.now(), demo: false }]).answer,
+          )
         }
       }
       const code = answer.problem?.code
-      const result = answer.type === 'done' ? 'taken' : code === 'unexpected' || code === 'crash' || code === 'hang' ? `${code} ${answer.problem?.details?.text ?? ''}` : 'refused'
+      const result =
+        answer.type === 'done'
+          ? 'taken'
+          : code === 'unexpected' || code === 'crash' || code === 'hang'
+            ? `${code} ${answer.problem?.details?.text ?? ''}`
+            : 'refused'
       out.push({ result, ms: performance.now() - start })
     }
     return out
-  }, packed) // prettier-ignore
+  }, packed)
 }
 
 async function backup(page: Page): Promise<Uint8Array> {

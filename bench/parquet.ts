@@ -13,7 +13,9 @@ export async function benchParquet(base: string, executablePath: string, rows = 
   try {
     const connection = await (await DuckDBInstance.create()).connect()
     await connection.run('select setseed(0.5)')
-    await connection.run(`create table t as select 'A'||i as item_id, 'Hook set '||(i%5000)||' brass, '||(i%17)||' cm' as title, 'Store '||(i%300) as seller, round(2+random()*50,2) as price_eur, (random()*random()*100)::int as units_30d, date '2025-01-01' + (i%300)::int as listed_on from range(${rows}) r(i)`)
+    await connection.run(
+      `create table t as select 'A'||i as item_id, 'Hook set '||(i%5000)||' brass, '||(i%17)||' cm' as title, 'Store '||(i%300) as seller, round(2+random()*50,2) as price_eur, (random()*random()*100)::int as units_30d, date '2025-01-01' + (i%300)::int as listed_on from range(${rows}) r(i)`,
+    )
     const files = { one: join(folder, 'one.parquet'), many: join(folder, 'many.parquet') }
     await connection.run(`copy t to '${files.one}' (format parquet, row_group_size ${rows})`)
     await connection.run(`copy t to '${files.many}' (format parquet, row_group_size 50000)`)
@@ -23,12 +25,21 @@ export async function benchParquet(base: string, executablePath: string, rows = 
       many.push(await bring(browser, base, files.many, rows))
     }
     const [ours, peer] = [median(one), median(many)]
-    return [{ name: `Parquet: ${rows} rows in one group brought in, beside groups of 50,000`, ours, unit: 'ms', peer, target: 'ratio <= 1.2', met: ours / peer <= 1.2 }]
+    return [
+      {
+        name: `Parquet: ${rows} rows in one group brought in, beside groups of 50,000`,
+        ours,
+        unit: 'ms',
+        peer,
+        target: 'ratio <= 1.2',
+        met: ours / peer <= 1.2,
+      },
+    ]
   } finally {
     await browser.close()
     rmSync(folder, { recursive: true })
   }
-} // prettier-ignore
+}
 
 async function bring(browser: Browser, base: string, path: string, rows: number): Promise<number> {
   const context = await browser.newContext()

@@ -27,7 +27,9 @@ const fresh = scores.filter((s) => s.file.isFresh)
 
 /** Bounds of surety found on all files but one, judged on that one, for each in turn. */
 function leftOut(list: readonly FileScore[]): { sure: number; wrong: number } {
-  const tries: SuretyBounds[] = [0.5, 0.6, 0.7].flatMap((heading) => [1, 1.5, 2, 2.5, 3, 4].map((regret) => ({ heading, regret })))
+  const tries: SuretyBounds[] = [0.5, 0.6, 0.7].flatMap((heading) =>
+    [1, 1.5, 2, 2.5, 3, 4].map((regret) => ({ heading, regret })),
+  )
   const judge = (of: readonly FileScore[], bounds: SuretyBounds) => {
     const sure = of.flatMap((s) => s.columns).filter((c) => c.evidence && suretyOf(c.evidence, bounds) === 'sure')
     return { sure: sure.length, wrong: sure.filter((c) => !c.right).length }
@@ -43,7 +45,7 @@ function leftOut(list: readonly FileScore[]): { sure: number; wrong: number } {
     sum.wrong += wrong
   }
   return sum
-} // prettier-ignore
+}
 
 const percent = (n: number, of: number) => (of === 0 ? '–' : `${((100 * n) / of).toFixed(1)} %`)
 const row = (name: string, of: (h: HalfScore) => [number, number]) =>

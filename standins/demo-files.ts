@@ -106,9 +106,21 @@ function competing(list: StandinListing[], world: World): string {
     return group.map((l, i): Row => {
       const { days30, days90, days365 } = feedbackOf(l)
       const share = `${((shares[i] as number) * 100).toFixed(0)}%`
-      return [group[0]?.id ?? l.id, l.goods.gtin, l.store.name, l.price.toFixed(2), l.delivery.toFixed(2), share, days30, days90, days365, l.rating, lastDay(world)]
+      return [
+        group[0]?.id ?? l.id,
+        l.goods.gtin,
+        l.store.name,
+        l.price.toFixed(2),
+        l.delivery.toFixed(2),
+        share,
+        days30,
+        days90,
+        days365,
+        l.rating,
+        lastDay(world),
+      ]
     })
-  }) // prettier-ignore
+  })
   return delimited([head, ...rows], ',')
 }
 

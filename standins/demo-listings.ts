@@ -103,10 +103,21 @@ export function gavelhop(list: StandinListing[], world: World): string {
 
 export function fernhand(list: StandinListing[], world: World): string {
   const results = list.map((l) => ({
-    id: l.id, title: l.title, shop: { name: l.store.name, since: isoDay(l.store.since) }, price: { amount: l.price.toFixed(2), currency: 'EUR' },
-    shipping: l.delivery, sold: { last30Days: units30(l), total: l.unitsTotal }, rating: l.rating, reviews: l.reviews, listedOn: isoDay(l.listedOn),
-    path: l.goods.archetype.category.split('/'), tags: l.tags, kind: l.goods.archetype.kind, image: image(l), gtin: null,
-  })) // prettier-ignore
+    id: l.id,
+    title: l.title,
+    shop: { name: l.store.name, since: isoDay(l.store.since) },
+    price: { amount: l.price.toFixed(2), currency: 'EUR' },
+    shipping: l.delivery,
+    sold: { last30Days: units30(l), total: l.unitsTotal },
+    rating: l.rating,
+    reviews: l.reviews,
+    listedOn: isoDay(l.listedOn),
+    path: l.goods.archetype.category.split('/'),
+    tags: l.tags,
+    kind: l.goods.archetype.kind,
+    image: image(l),
+    gtin: null,
+  }))
   return JSON.stringify({ generated: lastDay(world), results })
 }
 
@@ -134,7 +145,7 @@ export function loopreel(list: StandinListing[], world: World): string {
         image: image(l),
         capturedOn: lastDay(world),
       }),
-    ) // prettier-ignore
+    )
     .join('\n')
 }
 

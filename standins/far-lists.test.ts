@@ -20,10 +20,25 @@ test.each([
 test('terms come with twelve months each, warm goods are sought in the warm ones', () => {
   const records = lists.of('terms', market.ofTerm('bird bath')).map((n) => lists.record('terms', n))
   const year = records.filter((r) => r.term === records[0]?.term)
-  expect(year.map((r) => r.day)).toEqual(['2025-06', '2025-07', '2025-08', '2025-09', '2025-10', '2025-11', '2025-12', '2026-01', '2026-02', '2026-03', '2026-04', '2026-05'].map((m) => `${m}-01`))
+  expect(year.map((r) => r.day)).toEqual(
+    [
+      '2025-06',
+      '2025-07',
+      '2025-08',
+      '2025-09',
+      '2025-10',
+      '2025-11',
+      '2025-12',
+      '2026-01',
+      '2026-02',
+      '2026-03',
+      '2026-04',
+      '2026-05',
+    ].map((m) => `${m}-01`),
+  )
   const searches = (at: number) => year[at]?.searches as number
   expect(searches(0) + searches(1)).toBeGreaterThan(1.3 * (searches(6) + searches(7)))
-}) // prettier-ignore
+})
 
 test('the daily sales of the last thirty days come to what the listing tells of', () => {
   for (const k of listings.slice(0, 20)) {

@@ -54,9 +54,21 @@ export class FarLists {
         const random = chance(n * 29 + 1)
         const feedback30 = random.poisson(units30 / 2)
         const feedback90 = feedback30 + random.poisson(units30)
-        return { market, id, store, price, currency, delivery, rating, feedback30, feedback90, featured: random.between(0, 0.5), day: iso(lastDay) }
+        return {
+          market,
+          id,
+          store,
+          price,
+          currency,
+          delivery,
+          rating,
+          feedback30,
+          feedback90,
+          featured: random.between(0, 0.5),
+          day: iso(lastDay),
+        }
       })
-  } // prettier-ignore
+  }
 
   /** Units of each of the last 180 days; the last 30 come to the units that the listing tells of. */
   history(k: number): FarRecord[] {
@@ -81,12 +93,23 @@ export class FarLists {
     const tiers = [1, 10, 50].map((from, i) => `${from}:${(price * (1 - 0.06 * i)).toFixed(2)}`).join(';')
     return {
       supplier: suppliers[random.whole(0, suppliers.length - 1)] as string,
-      id: `S${n}`, title: title.replace(/, (?:pack|set|lot) of \d+/i, ''), tiers, price: Number(price.toFixed(2)), currency: this.#market.currency,
-      minOrder: random.pick([1, 1, 10, 50]), delivery: random.pick([0, 4.5, 9.9]), leadDays: random.whole(2, 21),
-      shipsFrom: random.pick(countries), stock: random.whole(0, 4000), orders: random.whole(0, 3000),
-      rating: Math.round(random.between(3.6, 5) * 10) / 10, since: iso(lastDay - random.whole(200, 4000)), category, gtin,
+      id: `S${n}`,
+      title: title.replace(/, (?:pack|set|lot) of \d+/i, ''),
+      tiers,
+      price: Number(price.toFixed(2)),
+      currency: this.#market.currency,
+      minOrder: random.pick([1, 1, 10, 50]),
+      delivery: random.pick([0, 4.5, 9.9]),
+      leadDays: random.whole(2, 21),
+      shipsFrom: random.pick(countries),
+      stock: random.whole(0, 4000),
+      orders: random.whole(0, 3000),
+      rating: Math.round(random.between(3.6, 5) * 10) / 10,
+      since: iso(lastDay - random.whole(200, 4000)),
+      category,
+      gtin,
     }
-  } // prettier-ignore
+  }
 
   #clip(n: number): FarRecord {
     const { id, title, price, units30 } = this.#market.listing(Math.floor(n / 4))
@@ -94,13 +117,24 @@ export class FarLists {
     const units = random.poisson(units30 / 6)
     const views = Math.round((units + 1) * random.between(40, 900))
     return {
-      market: this.#market.name, clip: `C${n}`, creator: `@${random.pick(['pot', 'sill', 'rail', 'perch', 'tern'])}${random.whole(1, 900)}`,
-      title: `${title.split(',')[0] ?? title} tried out`, day: iso(lastDay - random.whole(0, 80)), sort: random.happens(0.15) ? 'live' : 'clip',
-      views, likes: Math.round(views * random.between(0.01, 0.09)), comments: Math.round(views * 0.004), shares: Math.round(views * 0.002),
-      units, revenue: Number((units * price).toFixed(2)), currency: this.#market.currency,
-      commission: random.pick([0.1, 0.15, 0.2]), paid: random.happens(0.3) ? 'yes' : 'no', id,
+      market: this.#market.name,
+      clip: `C${n}`,
+      creator: `@${random.pick(['pot', 'sill', 'rail', 'perch', 'tern'])}${random.whole(1, 900)}`,
+      title: `${title.split(',')[0] ?? title} tried out`,
+      day: iso(lastDay - random.whole(0, 80)),
+      sort: random.happens(0.15) ? 'live' : 'clip',
+      views,
+      likes: Math.round(views * random.between(0.01, 0.09)),
+      comments: Math.round(views * 0.004),
+      shares: Math.round(views * 0.002),
+      units,
+      revenue: Number((units * price).toFixed(2)),
+      currency: this.#market.currency,
+      commission: random.pick([0.1, 0.15, 0.2]),
+      paid: random.happens(0.3) ? 'yes' : 'no',
+      id,
     }
-  } // prettier-ignore
+  }
 
   #ad(k: number): FarRecord {
     const { id, title, store } = this.#market.listing(k)
@@ -108,11 +142,21 @@ export class FarLists {
     const first = lastDay - random.whole(5, 200)
     const views = random.whole(200, 90_000)
     return {
-      market: this.#market.name, ad: `A${k}`, advertiser: store, channel: random.pick(channels), title: title.split(',')[0] ?? title,
-      firstSeen: iso(first), lastSeen: iso(Math.min(lastDay, first + random.whole(2, 90))), country: random.pick(countries),
-      views, likes: Math.round(views * 0.02), comments: Math.round(views * 0.002), shares: Math.round(views * 0.001), id,
+      market: this.#market.name,
+      ad: `A${k}`,
+      advertiser: store,
+      channel: random.pick(channels),
+      title: title.split(',')[0] ?? title,
+      firstSeen: iso(first),
+      lastSeen: iso(Math.min(lastDay, first + random.whole(2, 90))),
+      country: random.pick(countries),
+      views,
+      likes: Math.round(views * 0.02),
+      comments: Math.round(views * 0.002),
+      shares: Math.round(views * 0.001),
+      id,
     }
-  } // prettier-ignore
+  }
 
   #term(n: number): FarRecord {
     const { sort, phrase, month } = termAt(n)
@@ -123,10 +167,17 @@ export class FarLists {
     const searches = random.poisson(1200 * share * seasonFactor(sort.season, day + 15))
     const listings = Math.round(this.#market.size / archetypes.length / (1 + phrase ** 1.3))
     return {
-      market: this.#market.name, term: words[phrase] as string, searches, competing: listings, currency: this.#market.currency,
-      price: sort.price, day: iso(day), region: 'IE', category: sort.category.split('/').join(' / '),
+      market: this.#market.name,
+      term: words[phrase] as string,
+      searches,
+      competing: listings,
+      currency: this.#market.currency,
+      price: sort.price,
+      day: iso(day),
+      region: 'IE',
+      category: sort.category.split('/').join(' / '),
     }
-  } // prettier-ignore
+  }
 }
 
 const months = 12
@@ -140,9 +191,11 @@ const phrasesOf = ({ noun, also }: Archetype) =>
 function termsOf(listings: readonly number[]): number[] {
   const sorts = [...new Set(listings.map((k) => Math.floor(k / perGoods) % archetypes.length))].sort((a, b) => a - b)
   return sorts.flatMap((at) =>
-    phrasesOf(archetypes[at] as Archetype).flatMap((_, phrase) => some(months).map((m) => (at * mostPhrases + phrase) * months + m)),
+    phrasesOf(archetypes[at] as Archetype).flatMap((_, phrase) =>
+      some(months).map((m) => (at * mostPhrases + phrase) * months + m),
+    ),
   )
-} // prettier-ignore
+}
 
 function termAt(n: number) {
   const at = Math.floor(n / months)

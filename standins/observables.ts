@@ -120,14 +120,21 @@ export function clipsOf(l: StandinListing): StandinClip[] {
     const name = random.pick(['sill', 'perch', 'rail', 'tern', 'moss', 'twine', 'quay'])
     return {
       creator: `@${name}_${random.pick(['and_pot', 'garden', 'diary', 'at_home', 'corner'])}${random.whole(1, 40)}`,
-      caption: random.pick(['Put up in a minute', 'A week with it', 'What came to the window', 'Before and after', 'Is it worth it?', 'Live from the balcony']),
+      caption: random.pick([
+        'Put up in a minute',
+        'A week with it',
+        'What came to the window',
+        'Before and after',
+        'Is it worth it?',
+        'Live from the balcony',
+      ]),
       daysAgo: random.whole(0, 89),
       isLive: random.happens(0.15),
       views: Math.round((units + 1) * random.between(60, 700)),
       units,
       isPaid: random.happens(0.3),
     }
-  }) // prettier-ignore
+  })
 }
 
 function thinned(units: number, rate: number, random: Chance): number {

@@ -40,17 +40,38 @@ export function* hostileFiles(count: number, seed = 20_261_126): Generator<Hosti
 /** A copy with a few bytes turned; the names of formats at the beginning stay, so that it is read as what it was. */
 function turned(bytes: Uint8Array, random: () => number): Uint8Array {
   const out = bytes.slice()
-  for (let i = Math.floor(random() * 12); i > 0; i--) out[4 + Math.floor(random() * Math.max(1, out.length - 8))] = Math.floor(random() * 256)
+  for (let i = Math.floor(random() * 12); i > 0; i--)
+    out[4 + Math.floor(random() * Math.max(1, out.length - 8))] = Math.floor(random() * 256)
   return out
-} // prettier-ignore
+}
 
 /** Backups whose sums are right and whose contents are not. */
 export function hostileBackups(): [string, Uint8Array][] {
   const sealed = (files: Record<string, Uint8Array>) => {
-    const entries = Object.fromEntries(Object.entries(files).map(([path, bytes]) => [path, createHash('sha256').update(bytes).digest('hex')]))
-    return zipSync({ 'manifest.json': strToU8(JSON.stringify({ format: 'sickle-backup', version: 2, entries })), ...files })
+    const entries = Object.fromEntries(
+      Object.entries(files).map(([path, bytes]) => [path, createHash('sha256').update(bytes).digest('hex')]),
+    )
+    return zipSync({
+      'manifest.json': strToU8(JSON.stringify({ format: 'sickle-backup', version: 2, entries })),
+      ...files,
+    })
   }
-  const entry = { id: 'a', file: 'x.csv', kind: 'listings', from: 'M', rows: 2, taken: 2, rejected: 0, doubts: 0, capturedOn: 20_000, windowDays: 30, importedAt: 1, fileBytes: 9, segments: [2], demo: false }
+  const entry = {
+    id: 'a',
+    file: 'x.csv',
+    kind: 'listings',
+    from: 'M',
+    rows: 2,
+    taken: 2,
+    rejected: 0,
+    doubts: 0,
+    capturedOn: 20_000,
+    windowDays: 30,
+    importedAt: 1,
+    fileBytes: 9,
+    segments: [2],
+    demo: false,
+  }
   const doubles = (...v: number[]) => new Uint8Array(new Float64Array(v).buffer)
   // its directory says 4 GB; nobody has to unpack them to find out
   const bomb = zipSync({ 'manifest.json': strToU8('{}') })
@@ -61,9 +82,31 @@ export function hostileBackups(): [string, Uint8Array][] {
     ['documents-null', sealed({ 'documents/settings.json': strToU8('null') })],
     ['documents-broken', sealed({ 'documents/rules.json': strToU8('{"homeCurrency":') })],
     ['import-null', sealed({ 'imports/a.json': strToU8('null') })],
-    ['import-without-figures', sealed({ 'imports/a.json': strToU8(JSON.stringify({ entry: { ...entry, rows: null }, rejects: null })) })],
-    ['price-without-end', sealed({ 'imports/a.json': strToU8(JSON.stringify({ entry, rejects: null })), 'columns/a/0/price.f64': doubles(1, Infinity) })],
-    ['words-broken', sealed({ 'imports/a.json': strToU8(JSON.stringify({ entry, rejects: null })), 'columns/a/0/title.i32': new Uint8Array(8), 'columns/a/0/title.words.json': strToU8('[oops') })],
-    ['segments-of-1e9', sealed({ 'imports/a.json': strToU8(JSON.stringify({ entry: { ...entry, segments: [1e9] }, rejects: null })), 'columns/a/0/price.f64': doubles(1, 2) })],
+    [
+      'import-without-figures',
+      sealed({ 'imports/a.json': strToU8(JSON.stringify({ entry: { ...entry, rows: null }, rejects: null })) }),
+    ],
+    [
+      'price-without-end',
+      sealed({
+        'imports/a.json': strToU8(JSON.stringify({ entry, rejects: null })),
+        'columns/a/0/price.f64': doubles(1, Infinity),
+      }),
+    ],
+    [
+      'words-broken',
+      sealed({
+        'imports/a.json': strToU8(JSON.stringify({ entry, rejects: null })),
+        'columns/a/0/title.i32': new Uint8Array(8),
+        'columns/a/0/title.words.json': strToU8('[oops'),
+      }),
+    ],
+    [
+      'segments-of-1e9',
+      sealed({
+        'imports/a.json': strToU8(JSON.stringify({ entry: { ...entry, segments: [1e9] }, rejects: null })),
+        'columns/a/0/price.f64': doubles(1, 2),
+      }),
+    ],
   ]
-} // prettier-ignore
+}

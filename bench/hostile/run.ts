@@ -18,7 +18,10 @@ const [mostMs, stopMs] = [10_000, 2_000]
  * within ten seconds, and one that goes on must stop when it is told to. Restoring what is no backup must change nothing.
  */
 export async function benchHostile(base: string, executablePath: string, count = 1000): Promise<Line[]> {
-  const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] })
+  const browser = await chromium.launch({
+    executablePath,
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  })
   try {
     const page = await browser.newPage()
     await page.goto(`${base}/gather`)
@@ -30,26 +33,35 @@ export async function benchHostile(base: string, executablePath: string, count =
       largest = Math.max(largest, file.bytes.length)
       const outcome = await send(page, file)
       outcomes.push(outcome)
-      if (process.env.SICKLE_HOSTILE) console.error(`${outcome.ms.toFixed(0).padStart(6)} ms ${outcome.name}: ${outcome.result}`)
-      else if (isFault(outcome)) console.error(`hostile: ${outcome.name}: ${outcome.result}, ${outcome.ms.toFixed(0)} ms`)
+      if (process.env.SICKLE_HOSTILE)
+        console.error(`${outcome.ms.toFixed(0).padStart(6)} ms ${outcome.name}: ${outcome.result}`)
+      else if (isFault(outcome))
+        console.error(`hostile: ${outcome.name}: ${outcome.result}, ${outcome.ms.toFixed(0)} ms`)
     }
     const faults = outcomes.filter(isFault).length
     const hung = outcomes.filter((o) => o.result.startsWith('hang')).length
     const slowest = Math.max(...outcomes.map((o) => o.ms))
     const peak = peakOfRenderers()
     const left = await orphans(page)
-    const line = (name: string, ours: number, unit: string, target: string, met: boolean) => ({ name, ours, unit, peer: null, target, met }) satisfies Line
+    const line = (name: string, ours: number, unit: string, target: string, met: boolean) =>
+      ({ name, ours, unit, peer: null, target, met }) satisfies Line
     return [
       line(`hostile: of ${outcomes.length} files, unforeseen`, faults - hung, 'files', '0', faults === hung),
       line('hostile: hung', hung, 'files', '0', hung === 0),
       line('hostile: slowest file to be opened or refused', slowest, 'ms', '<= 10000 ms', slowest <= mostMs),
-      line('hostile: peak memory of the tab beyond the largest file', peak - largest / 1e6, 'MB', '<= 1000 MB', peak - largest / 1e6 <= 1000),
+      line(
+        'hostile: peak memory of the tab beyond the largest file',
+        peak - largest / 1e6,
+        'MB',
+        '<= 1000 MB',
+        peak - largest / 1e6 <= 1000,
+      ),
       line('hostile: columns left behind without an import', left, 'columns', '0', left === 0),
     ]
   } finally {
     await browser.close()
   }
-} // prettier-ignore
+}
 
 function isFault({ result }: Outcome): boolean {
   return !(result === 'taken' || result === 'stopped' || result.startsWith('refused'))
@@ -57,7 +69,9 @@ function isFault({ result }: Outcome): boolean {
 
 async function send(page: Page, { name, bytes }: HostileFile): Promise<Outcome> {
   const address = `/hostile/${encodeURIComponent(name)}`
-  await page.route(`**${address}`, (route) => route.fulfill({ body: Buffer.from(bytes), contentType: 'application/octet-stream' }))
+  await page.route(`**${address}`, (route) =>
+    route.fulfill({ body: Buffer.from(bytes), contentType: 'application/octet-stream' }),
+  )
   const outcome = await page.evaluate(
     async ({ address, name, mostMs, stopMs }) => {
       type Answer = Awaited<IntakeCall['answer']>
@@ -69,7 +83,9 @@ async function send(page: Page, { name, bytes }: HostileFile): Promise<Outcome> 
         if (answer === null) return 'hang'
         if (answer.type === 'done') return 'taken'
         const code = answer.problem?.code ?? ''
-        return code === 'unexpected' || code === 'crash' ? `${code} ${answer.problem?.details?.text ?? ''}` : `refused ${code}`
+        return code === 'unexpected' || code === 'crash'
+          ? `${code} ${answer.problem?.details?.text ?? ''}`
+          : `refused ${code}`
       }
       const start = performance.now()
       if (name.endsWith('.sickle')) {
@@ -81,7 +97,12 @@ async function send(page: Page, { name, bytes }: HostileFile): Promise<Outcome> 
       if (plan?.type !== 'done') return { result: said(plan), ms }
       const { proposal } = plan.value as { proposal: { mapping: Record<string, unknown> } }
       const { market, supplier, currency } = proposal.mapping
-      const mapping = { ...proposal.mapping, market: market ?? 'X', supplier: supplier ?? 'Y', currency: currency ?? 'EUR' }
+      const mapping = {
+        ...proposal.mapping,
+        market: market ?? 'X',
+        supplier: supplier ?? 'Y',
+        currency: currency ?? 'EUR',
+      }
       const run = call('run', [file, null, mapping, { id: crypto.randomUUID(), now: Date.now(), demo: false }])
       const first = await within(run.answer, mostMs)
       if (first !== null) return { result: said(first), ms }
@@ -93,4 +114,4 @@ async function send(page: Page, { name, bytes }: HostileFile): Promise<Outcome> 
   )
   await page.unroute(`**${address}`)
   return { name, ...outcome }
-} // prettier-ignore
+}

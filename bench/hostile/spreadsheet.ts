@@ -49,24 +49,109 @@ export function hostileBooks(random: () => number): [string, Uint8Array][] {
   return [
     ['far-cell', bookOf(sheetOf(`${headings}${rows(n)}<row r="1048576">${inline('XFD1048576', 'far')}</row>`))],
     ['only-a-far-cell', bookOf(sheetOf(`<row r="1048576">${inline('XFD1048576', 'far')}</row>`))],
-    ['shared-text-of-100-mb', bookOf(sheetOf(`${headings}${rows(n)}<row r="900"><c r="A900" t="s"><v>0</v></c><c r="B900" t="s"><v>1</v></c><c r="C900"><v>2</v></c></row>`), { 'xl/sharedStrings.xml': shared(letters(100_000_000)) })],
-    ['million-empty-rows', bookOf(around(sheetOf(headings).replace('</sheetData></worksheet>', ''), empty(1_000_000), `${rows(n)}</sheetData></worksheet>`))],
-    ['attribute-of-10-mb', bookOf(around(sheetOf(headings).replace('</sheetData></worksheet>', '<row r="'), letters(10_000_000, 49), '"></row></sheetData></worksheet>'))],
-    ['nested-100000-deep', bookOf(`${head}<worksheet><sheetData>${'<a>'.repeat(100_000)}${'</a>'.repeat(100_000)}</sheetData></worksheet>`)],
-    ['day-of-1e15', bookOf(sheetOf(`${headings}${rows(n)}<row r="700">${inline('A700', 'x')}${inline('B700', 'y')}<c r="C700" s="1"><v>1e15</v></c></row>`), { 'xl/styles.xml': `${head}<styleSheet><cellXfs><xf numFmtId="0"/><xf numFmtId="14"/></cellXfs></styleSheet>` })],
-    ['entities-that-multiply', bookOf(`<?xml version="1.0"?><!DOCTYPE x [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;&a;">]><worksheet><sheetData>${headings}</sheetData></worksheet>`)],
-    ['cdata-without-end', bookOf(around(`${head}<worksheet><sheetData><row><c t="inlineStr"><is><t><![CDATA[`, letters(20_000_000), ''))],
+    [
+      'shared-text-of-100-mb',
+      bookOf(
+        sheetOf(
+          `${headings}${rows(n)}<row r="900"><c r="A900" t="s"><v>0</v></c><c r="B900" t="s"><v>1</v></c><c r="C900"><v>2</v></c></row>`,
+        ),
+        { 'xl/sharedStrings.xml': shared(letters(100_000_000)) },
+      ),
+    ],
+    [
+      'million-empty-rows',
+      bookOf(
+        around(
+          sheetOf(headings).replace('</sheetData></worksheet>', ''),
+          empty(1_000_000),
+          `${rows(n)}</sheetData></worksheet>`,
+        ),
+      ),
+    ],
+    [
+      'attribute-of-10-mb',
+      bookOf(
+        around(
+          sheetOf(headings).replace('</sheetData></worksheet>', '<row r="'),
+          letters(10_000_000, 49),
+          '"></row></sheetData></worksheet>',
+        ),
+      ),
+    ],
+    [
+      'nested-100000-deep',
+      bookOf(`${head}<worksheet><sheetData>${'<a>'.repeat(100_000)}${'</a>'.repeat(100_000)}</sheetData></worksheet>`),
+    ],
+    [
+      'day-of-1e15',
+      bookOf(
+        sheetOf(
+          `${headings}${rows(n)}<row r="700">${inline('A700', 'x')}${inline('B700', 'y')}<c r="C700" s="1"><v>1e15</v></c></row>`,
+        ),
+        { 'xl/styles.xml': `${head}<styleSheet><cellXfs><xf numFmtId="0"/><xf numFmtId="14"/></cellXfs></styleSheet>` },
+      ),
+    ],
+    [
+      'entities-that-multiply',
+      bookOf(
+        `<?xml version="1.0"?><!DOCTYPE x [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;&a;">]><worksheet><sheetData>${headings}</sheetData></worksheet>`,
+      ),
+    ],
+    [
+      'cdata-without-end',
+      bookOf(around(`${head}<worksheet><sheetData><row><c t="inlineStr"><is><t><![CDATA[`, letters(20_000_000), '')),
+    ],
     ['comment-without-end', bookOf(around(`${head}<worksheet><!--`, letters(20_000_000), ''))],
-    ['sixteen-thousand-columns', bookOf(sheetOf(`<row r="1">${Array.from({ length: 16_384 }, (_, i) => `<c><v>${i}</v></c>`).join('')}</row>`.repeat(20)))],
-    ['no-sheet-behind-its-name', zipSync({ 'xl/workbook.xml': strToU8(`${head}<workbook><sheets><sheet name="S" r:id="r1"/></sheets></workbook>`) })],
+    [
+      'sixteen-thousand-columns',
+      bookOf(
+        sheetOf(
+          `<row r="1">${Array.from({ length: 16_384 }, (_, i) => `<c><v>${i}</v></c>`).join('')}</row>`.repeat(20),
+        ),
+      ),
+    ],
+    [
+      'no-sheet-behind-its-name',
+      zipSync({
+        'xl/workbook.xml': strToU8(`${head}<workbook><sheets><sheet name="S" r:id="r1"/></sheets></workbook>`),
+      }),
+    ],
     ['sheet-of-zeros', bookOf(new Uint8Array(200_000_000))],
-    ['cells-without-places', bookOf(sheetOf(`<row>${inline('A1', 'Item ID').replace(' r="A1"', '')}${inline('B1', 'Title').replace(' r="B1"', '')}</row>${'<row><c><v>1</v></c><c><v>2</v></c></row>'.repeat(n)}`))],
-    ['odd-places', bookOf(sheetOf(`${headings}<row r="-4"><c r="ZZZZZZ9"><v>1</v></c><c r="9A"><v>3</v></c><c r=""><v>1e999</v></c></row>${rows(n)}`))],
-    ['formulas-without-results', bookOf(sheetOf(`${headings}${rows(n)}${Array.from({ length: 30 }, (_, i) => `<row r="${900 + i}">${inline(`A${900 + i}`, `f${i}`)}${inline(`B${900 + i}`, 'f')}<c r="C${900 + i}"><f>A1*2</f></c></row>`).join('')}`))],
-    ['entities-in-numbers', bookOf(sheetOf(`${headings}<row r="2">${inline('A2', '&#x110000;&#0;&amp&;&lt;')}${inline('B2', '_x0000__xFFFF_')}<c r="C2"><v>&#49;2</v></c></row>`))],
+    [
+      'cells-without-places',
+      bookOf(
+        sheetOf(
+          `<row>${inline('A1', 'Item ID').replace(' r="A1"', '')}${inline('B1', 'Title').replace(' r="B1"', '')}</row>${'<row><c><v>1</v></c><c><v>2</v></c></row>'.repeat(n)}`,
+        ),
+      ),
+    ],
+    [
+      'odd-places',
+      bookOf(
+        sheetOf(
+          `${headings}<row r="-4"><c r="ZZZZZZ9"><v>1</v></c><c r="9A"><v>3</v></c><c r=""><v>1e999</v></c></row>${rows(n)}`,
+        ),
+      ),
+    ],
+    [
+      'formulas-without-results',
+      bookOf(
+        sheetOf(
+          `${headings}${rows(n)}${Array.from({ length: 30 }, (_, i) => `<row r="${900 + i}">${inline(`A${900 + i}`, `f${i}`)}${inline(`B${900 + i}`, 'f')}<c r="C${900 + i}"><f>A1*2</f></c></row>`).join('')}`,
+        ),
+      ),
+    ],
+    [
+      'entities-in-numbers',
+      bookOf(
+        sheetOf(
+          `${headings}<row r="2">${inline('A2', '&#x110000;&#0;&amp&;&lt;')}${inline('B2', '_x0000__xFFFF_')}<c r="C2"><v>&#49;2</v></c></row>`,
+        ),
+      ),
+    ],
     ['three-hundred-sheets', manySheets(300)],
   ]
-} // prettier-ignore
+}
 
 function manySheets(n: number): Uint8Array {
   const names = Array.from({ length: n }, (_, i) => i + 1)

@@ -26,7 +26,10 @@ const reasonOf = (work: Promise<unknown>) =>
   )
 
 test('what a kept library packs is unpacked as it was, packed or only stored', async () => {
-  const files = fc.dictionary(fc.stringMatching(/^[a-z/]{1,12}\.xml$/), fc.uint8Array({ maxLength: 3000 }), { minKeys: 1, maxKeys: 5 })
+  const files = fc.dictionary(fc.stringMatching(/^[a-z/]{1,12}\.xml$/), fc.uint8Array({ maxLength: 3000 }), {
+    minKeys: 1,
+    maxKeys: 5,
+  })
   await fc.assert(
     fc.asyncProperty(files, fc.constantFrom(0 as const, 6 as const), async (content, level) => {
       const got = await unpackAll(zipSync(content, { level }))
@@ -34,7 +37,7 @@ test('what a kept library packs is unpacked as it was, packed or only stored', a
     }),
     { numRuns: 80 },
   )
-}) // prettier-ignore
+})
 
 test('a comment behind the directory does not hide it', async () => {
   const bytes = zipSync({ 'a.xml': Uint8Array.of(1, 2, 3) })
@@ -67,14 +70,18 @@ test('what is damaged is refused with its reason', async () => {
   }
   expect(await reasonOf(unpackAll(new Uint8Array(0)))).toBe('file-xlsx-broken: it has no directory')
   expect(await reasonOf(unpackAll(whole.slice(0, -30)))).toBe('file-xlsx-broken: it has no directory')
-  expect(await reasonOf(unpackAll(changed(whole.length - 22 + 16, 0xfffffff0)))).toBe('file-xlsx-broken: its directory lies')
+  expect(await reasonOf(unpackAll(changed(whole.length - 22 + 16, 0xfffffff0)))).toBe(
+    'file-xlsx-broken: its directory lies',
+  )
   expect(await reasonOf(unpackAll(changed(at + 42, 9)))).toBe('file-xlsx-broken: a.xml is not where its directory says')
   expect(await reasonOf(unpackAll(changed(at + 20, 0xffffff)))).toBe('file-xlsx-broken: a.xml is cut off')
   expect(await reasonOf(unpackAll(changed(at + 8, 1, 16)))).toMatch(/encrypted/)
   expect(await reasonOf(unpackAll(changed(at + 10, 12, 16)))).toMatch(/packed in a way that is not read/)
   expect(await reasonOf(unpackAll(changed(35, 0xffffffff)))).toBe('file-xlsx-broken: a.xml cannot be unpacked')
-  expect(await reasonOf(unpackAll(changed(at + 16, 0x12345678)))).toBe('file-xlsx-broken: a.xml was changed: its sum does not fit')
-}) // prettier-ignore
+  expect(await reasonOf(unpackAll(changed(at + 16, 0x12345678)))).toBe(
+    'file-xlsx-broken: a.xml was changed: its sum does not fit',
+  )
+})
 
 test('the check sum is that of the standard (from memory: the sum of 123456789 in every table of CRCs)', () => {
   const bytes = new TextEncoder().encode('123456789')

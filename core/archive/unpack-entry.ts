@@ -26,7 +26,12 @@ export async function* unpackEntry(
   if (sum !== entry.sum) throw broken(`${entry.name} was changed: its sum does not fit`)
 }
 
-async function* unpackedPieces(file: ArchiveSource, entry: ZipEntry, broken: Damaged, signal?: AbortSignal): AsyncGenerator<{ bytes: Uint8Array; done: number }> {
+async function* unpackedPieces(
+  file: ArchiveSource,
+  entry: ZipEntry,
+  broken: Damaged,
+  signal?: AbortSignal,
+): AsyncGenerator<{ bytes: Uint8Array; done: number }> {
   const { from, to } = await placeOf(file, entry, broken)
   let at = from
   const next = async (size: number) => {
@@ -65,4 +70,4 @@ async function* unpackedPieces(file: ArchiveSource, entry: ZipEntry, broken: Dam
   } finally {
     await reader.cancel().catch(() => undefined)
   }
-} // prettier-ignore
+}

@@ -42,19 +42,30 @@ export async function zipEntries(file: ArchiveSource, broken: Damaged): Promise<
   if (size > mostDirectory || at + size > file.size) throw broken('its directory lies')
   const view = await viewOf(file, at, at + size)
   const entries = new Map<string, ZipEntry>()
-  for (let pos = 0; pos + 46 <= view.byteLength && view.getUint32(pos, true) === entryMark; ) {
-    const [nameSize, extraSize, commentSize] = [28, 30, 32].map((o) => view.getUint16(pos + o, true)) as [number, number, number]
+  for (let pos = 0; pos + 46 <= view.byteLength && view.getUint32(pos, true) === entryMark;) {
+    const [nameSize, extraSize, commentSize] = [28, 30, 32].map((o) => view.getUint16(pos + o, true)) as [
+      number,
+      number,
+      number,
+    ]
     const nameAt = pos + 46
-    if (nameAt + nameSize + extraSize > view.byteLength || entries.size > mostEntries) throw broken('its directory is damaged')
+    if (nameAt + nameSize + extraSize > view.byteLength || entries.size > mostEntries)
+      throw broken('its directory is damaged')
     const name = new TextDecoder().decode(new Uint8Array(view.buffer, view.byteOffset + nameAt, nameSize))
     const method = view.getUint16(pos + 10, true)
-    const entry = { name, isDeflated: method === 8, sum: view.getUint32(pos + 16, true), ...sizes(view, pos, nameAt + nameSize, extraSize) }
-    if ((view.getUint16(pos + 8, true) & 1) === 1 || (method !== 0 && method !== 8)) throw broken('it is encrypted or packed in a way that is not read')
+    const entry = {
+      name,
+      isDeflated: method === 8,
+      sum: view.getUint32(pos + 16, true),
+      ...sizes(view, pos, nameAt + nameSize, extraSize),
+    }
+    if ((view.getUint16(pos + 8, true) & 1) === 1 || (method !== 0 && method !== 8))
+      throw broken('it is encrypted or packed in a way that is not read')
     entries.set(name, entry)
     pos = nameAt + nameSize + extraSize + commentSize
   }
   return entries
-} // prettier-ignore
+}
 
 /** Sizes and place of an entry; where they do not fit 32 bits they stand in the extra field (section 4.5.3). */
 function sizes(view: DataView, pos: number, extraAt: number, extraSize: number) {
@@ -75,14 +86,19 @@ function sizes(view: DataView, pos: number, extraAt: number, extraSize: number) 
   return { bytes, packedBytes, at: place }
 }
 
-async function directory64(file: ArchiveSource, tail: DataView, end: number, broken: Damaged): Promise<[number, number]> {
+async function directory64(
+  file: ArchiveSource,
+  tail: DataView,
+  end: number,
+  broken: Damaged,
+): Promise<[number, number]> {
   if (end < 20) throw broken('its directory is damaged')
   const at = Number(tail.getBigUint64(end - 20 + 8, true))
   if (at + 56 > file.size) throw broken('its directory lies')
   const head = await viewOf(file, at, at + 56)
   if (head.getUint32(0, true) !== end64Mark) throw broken('its directory is damaged')
   return [Number(head.getBigUint64(40, true)), Number(head.getBigUint64(48, true))]
-} // prettier-ignore
+}
 
 /** Where the packed bytes of an entry lie in the file. @throws what `broken` makes */
 export async function placeOf(

@@ -67,13 +67,9 @@ export async function buildCatalog(
   }
 }
 
-/** Reports progress, lets others in and hears of a stop, but at most every 40 ms. */
+/** Reports progress, lets others in and hears of a stop. How often the page hears of it is for the caller to say. */
 export function stepper({ signal, onProgress, pause }: WorkOptions): (done: number) => Promise<void> {
-  let last = 0
   return async (done) => {
-    const now = performance.now()
-    if (now - last < 40) return
-    last = now
     onProgress?.(done)
     await pause?.()
     stopIfCancelled(signal)

@@ -256,5 +256,11 @@ test('what stores, competing offers, clips and advertisements say of an item; wh
     // Perch from an offer, Sill and Rail from listings; Sill lists nothing else, Rail does
     reach: { competingOffers: 3, clipCreators: 2, clipCommission: 0.2, oneItemStores: 1, channels: ['feed'] },
   }) // prettier-ignore
-  expect(trowel?.reach).toEqual({ competingOffers: null, clipCreators: null, clipCommission: null, oneItemStores: 0, channels: [] })
-}) // prettier-ignore
+  expect(trowel?.reach).toEqual({
+    competingOffers: null,
+    clipCreators: null,
+    clipCommission: null,
+    oneItemStores: 0,
+    channels: [],
+  })
+})

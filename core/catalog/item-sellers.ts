@@ -41,13 +41,35 @@ export function itemSellers(
   const listed = item.listings.map((l): ItemSeller => {
     const offer = byStore.get(`${l.market}/${l.store ?? ''}`) ?? null
     byStore.delete(`${l.market}/${l.store ?? ''}`)
-    return { market: l.market, store: l.store, deliveredE4: l.deliveredE4, isDeliveryKnown: l.deliveryE4 !== null, units: l.units, grade: l.grade, unpublished: l.unpublished, rating: l.rating, seenOn: l.capturedOn, ...signsOf(offer, l.units) }
-  }) // prettier-ignore
+    return {
+      market: l.market,
+      store: l.store,
+      deliveredE4: l.deliveredE4,
+      isDeliveryKnown: l.deliveryE4 !== null,
+      units: l.units,
+      grade: l.grade,
+      unpublished: l.unpublished,
+      rating: l.rating,
+      seenOn: l.capturedOn,
+      ...signsOf(offer, l.units),
+    }
+  })
   const others = [...byStore.values()].map((o): ItemSeller => {
     const home = toHome(o.currency, known.rules)
     const price = home(o.priceE4)
-    return { market: o.market, store: o.store, deliveredE4: price === null ? null : price + (home(o.deliveryE4) ?? 0), isDeliveryKnown: o.deliveryE4 !== null, units: null, grade: null, unpublished: null, rating: o.rating, seenOn: o.seenOn, ...signsOf(o, null) }
-  }) // prettier-ignore
+    return {
+      market: o.market,
+      store: o.store,
+      deliveredE4: price === null ? null : price + (home(o.deliveryE4) ?? 0),
+      isDeliveryKnown: o.deliveryE4 !== null,
+      units: null,
+      grade: null,
+      unpublished: null,
+      rating: o.rating,
+      seenOn: o.seenOn,
+      ...signsOf(o, null),
+    }
+  })
   const all = [...listed, ...others].sort((a, b) => (a.deliveredE4 ?? Infinity) - (b.deliveredE4 ?? Infinity))
   return withProfit(item, all, known)
 }
@@ -64,7 +86,11 @@ function signsOf(offer: CompetingOffer | null, units: number | null) {
   }
 }
 
-function withProfit(item: Item, sellers: readonly ItemSeller[], known: { rules: SellerRules; corrections: Corrections }): ItemSeller[] {
+function withProfit(
+  item: Item,
+  sellers: readonly ItemSeller[],
+  known: { rules: SellerRules; corrections: Corrections },
+): ItemSeller[] {
   const markets = [...new Set(sellers.map((s) => s.market))]
   const profits = new Map(
     markets.map((market) => {
@@ -72,5 +98,8 @@ function withProfit(item: Item, sellers: readonly ItemSeller[], known: { rules: 
       return [market, new Map(profitAt(item, market, prices, known).map((p, i) => [prices[i] as number, p]))]
     }),
   )
-  return sellers.map((s) => ({ ...s, myProfitE4: s.deliveredE4 === null ? null : (profits.get(s.market)?.get(s.deliveredE4) ?? null) }))
-} // prettier-ignore
+  return sellers.map((s) => ({
+    ...s,
+    myProfitE4: s.deliveredE4 === null ? null : (profits.get(s.market)?.get(s.deliveredE4) ?? null),
+  }))
+}

@@ -39,9 +39,18 @@ test('what hung together only by the one that is taken out falls apart', async (
 })
 
 test('who is said to be two things is all of them, and names of listings that are gone are passed over', async () => {
-  expect(await items([], [[2, 5], [9, 1], [1, 9]])).toEqual([0, 0, 0, 0, 0])
+  expect(
+    await items(
+      [],
+      [
+        [2, 5],
+        [9, 1],
+        [1, 9],
+      ],
+    ),
+  ).toEqual([0, 0, 0, 0, 0])
   expect(await items([9], [[9, 8]])).toEqual([0, 0, 0, 1, 1])
-}) // prettier-ignore
+})
 
 test('listings by item, in their own order', () => {
   const { starts, members } = membersOf(Int32Array.of(0, 1, 0, 2, 1))

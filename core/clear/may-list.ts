@@ -30,14 +30,16 @@ export function mayList(entries: readonly RowRecord[], { gtin, category, listing
       (gtin !== null && text(entry.gtin) === gtin) ||
       listings.some((l) => l.key === `${text(entry.market) ?? '?'}/${text(entry.id) ?? ''}`) ||
       isUnder(category, text(entry.category)) ||
-      (/categor/i.test(text(entry.sort) ?? '') ? isUnder(category, what) : titles.some((t) => t.includes(` ${plainWords(what)} `)))
+      (/categor/i.test(text(entry.sort) ?? '')
+        ? isUnder(category, what)
+        : titles.some((t) => t.includes(` ${plainWords(what)} `)))
     const status = statusOf(text(entry.status) ?? '')
     const checked = typeof entry.checked === 'number' ? entry.checked : null
     return speaks ? [{ what, market: text(entry.market) ?? '?', status, note: text(entry.note), checked }] : []
   })
   because.sort((a, b) => order.indexOf(a.status) - order.indexOf(b.status))
   return { status: because[0]?.status ?? 'unknown', because }
-} // prettier-ignore
+}
 
 function plainWords(s: string): string {
   return (s.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).join(' ')

@@ -26,7 +26,9 @@ export function leastSquares(y: readonly number[], columns: readonly (readonly n
   if (n < k + 2) return null
   const row = (i: number) => [1, ...columns.map((c) => c[i] as number)]
   // Normal equations beside the unit matrix: solving them gives the coefficients' covariance too.
-  const system = Array.from({ length: k }, (_, a) => Array.from({ length: 2 * k + 1 }, (_x, b) => (b === k + 1 + a ? 1 : 0)))
+  const system = Array.from({ length: k }, (_, a) =>
+    Array.from({ length: 2 * k + 1 }, (_x, b) => (b === k + 1 + a ? 1 : 0)),
+  )
   for (let i = 0; i < n; i++) {
     const x = row(i)
     for (let a = 0; a < k; a++) {
@@ -49,7 +51,7 @@ export function leastSquares(y: readonly number[], columns: readonly (readonly n
     return { value, low: value - reach, high: value + reach }
   })
   return { coefficients, r2: all === 0 ? 0 : 1 - rest / all, of: n }
-} // prettier-ignore
+}
 
 /** Gauss–Jordan with the largest pivot first; false where there is none. */
 function solveInPlace(system: number[][], k: number): boolean {

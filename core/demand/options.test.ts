@@ -25,12 +25,14 @@ test('among many options that do nothing, next to none is called a lift', () => 
 
 test('parts of the month: a pull of one third is found, by hand; weekly figures tell nothing', () => {
   const start = dayNumber(2026, 1, 1) as number
-  const values = Float64Array.from({ length: 120 }, (_, i) => (new Date((start + i) * 86_400_000).getUTCDate() <= 10 ? 9 : 3))
+  const values = Float64Array.from({ length: 120 }, (_, i) =>
+    new Date((start + i) * 86_400_000).getUTCDate() <= 10 ? 9 : 3,
+  )
   const pulls = monthPartPull({ start, stepDays: 1, values })
   expect(pulls?.map((p) => p.isLift)).toEqual([true, true, true])
   expect(pulls?.[0]?.lift).toBeCloseTo(2, 9)
   expect(monthPartPull({ start, stepDays: 7, values })).toBeNull()
-}) // prettier-ignore
+})
 
 const year = seasonIndex(Float64Array.from({ length: 12 }, (_, m) => 1 + 0.5 * Math.cos(((m - 6) / 6) * Math.PI)))
 

@@ -11,7 +11,8 @@ export function poissonP(first: number, second: number, exposure = 1): number {
   if (n === 0) return 1
   const share = exposure / (1 + exposure)
   const odds = share / (1 - share)
-  const log = gammaln(n + 1) - gammaln(first + 1) - gammaln(second + 1) + first * Math.log(share) + second * Math.log1p(-share)
+  const log =
+    gammaln(n + 1) - gammaln(first + 1) - gammaln(second + 1) + first * Math.log(share) + second * Math.log1p(-share)
   // Every likelihood as a share of the one seen, step by step from neighbour to neighbour; R's own slack against rounding.
   const seen = 1 + 1e-7
   const up = (k: number) => ((n - k) / (k + 1)) * odds
@@ -27,7 +28,7 @@ export function poissonP(first: number, second: number, exposure = 1): number {
     if (at < 1e-18 && up(k - 1) > 1) break
   }
   return Math.min(1, Math.exp(log) * sum)
-} // prettier-ignore
+}
 
 /**
  * p-values with the false discovery rate controlled: of those at or under q, at most the share q is expected to be chance.

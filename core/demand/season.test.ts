@@ -4,10 +4,19 @@ import { changeOf, courseOf, falseDiscovery, pettitt, seasonOf, stl, strengths, 
 
 /** Made by scripts/fixtures/seasons.R with R 4.2.2, on R's own data sets. */
 const r = JSON.parse(readFileSync(new URL('./fixtures/r-seasons.json', import.meta.url), 'utf8')) as {
-  stl: { name: string; period: number; season: number | 'periodic'; values: number[]; seasonal: number[]; trend: number[]; fs: number; ft: number }[]
+  stl: {
+    name: string
+    period: number
+    season: number | 'periodic'
+    values: number[]
+    seasonal: number[]
+    trend: number[]
+    fs: number
+    ft: number
+  }[]
   bh: { p: number[]; adjusted: number[] }
   pettitt: { name: string; values: number[]; at: number; k: number; p: number }[]
-} // prettier-ignore
+}
 
 test.each(r.stl)('STL of $name (season $season) agrees with R', (ref) => {
   const parts = stl(Float64Array.from(ref.values), ref.period, ref)
@@ -75,15 +84,20 @@ const tuna = JSON.parse(readFileSync(new URL('./fixtures/r-tuna.json', import.me
   items: { weeks: (number | null)[]; months: number; fs: number; ft: number; index: number[]; change: object }[]
 }
 
-test.each(tuna.items.map((item, i) => [i + 1, item] as const))('real sales, item %i: season and change of level agree with R', (_, item) => {
-  const course = courseOf([{ start: tuna.start, stepDays: 7, values: Float64Array.from(item.weeks, (v) => v ?? NaN) }])
-  expect(course?.season?.of).toBe(item.months)
-  expect(course?.season?.strength).toBeCloseTo(item.fs, 8)
-  expect(course?.season?.trendStrength).toBeCloseTo(item.ft, 8)
-  item.index.forEach((v, m) => expect(course?.season?.months[m]).toBeCloseTo(v, 8))
-  const close = Object.entries(item.change).map(([name, v]) => [name, expect.closeTo(v as number, 8) as number])
-  expect(course?.change).toMatchObject(Object.fromEntries(close) as object)
-}) // prettier-ignore
+test.each(tuna.items.map((item, i) => [i + 1, item] as const))(
+  'real sales, item %i: season and change of level agree with R',
+  (_, item) => {
+    const course = courseOf([
+      { start: tuna.start, stepDays: 7, values: Float64Array.from(item.weeks, (v) => v ?? NaN) },
+    ])
+    expect(course?.season?.of).toBe(item.months)
+    expect(course?.season?.strength).toBeCloseTo(item.fs, 8)
+    expect(course?.season?.trendStrength).toBeCloseTo(item.ft, 8)
+    item.index.forEach((v, m) => expect(course?.season?.months[m]).toBeCloseTo(v, 8))
+    const close = Object.entries(item.change).map(([name, v]) => [name, expect.closeTo(v as number, 8) as number])
+    expect(course?.change).toMatchObject(Object.fromEntries(close) as object)
+  },
+)
 
 test('STL says what it lacks', () => {
   expect(() => stl(new Float64Array(24), 12)).toThrow('more than two periods of 12')
@@ -93,11 +107,15 @@ test('a change of level is dated to its week, with the levels on either side; an
   const start = dayOfIso('2026-01-01') as number
   const values = Float64Array.from({ length: 140 }, (_, i) => (i < 70 ? 2 : 6) + (i % 3) - 1)
   const change = changeOf({ start, stepDays: 1, values })
-  expect(change).toMatchObject({ day: start + 70, before: expect.closeTo(2, 1) as number, after: expect.closeTo(6, 1) as number })
+  expect(change).toMatchObject({
+    day: start + 70,
+    before: expect.closeTo(2, 1) as number,
+    after: expect.closeTo(6, 1) as number,
+  })
   expect(change?.p).toBeLessThan(0.01)
   expect(changeOf({ start, stepDays: 1, values: values.map((_, i) => 3 + (i % 5)) })).toBeNull()
   expect(changeOf({ start, stepDays: 1, values: values.slice(0, 50) })).toBeNull()
-}) // prettier-ignore
+})
 
 test('weekdays: a lift is told of where it is one, by hand; chance and thin figures are not', () => {
   const start = dayOfIso('2026-03-02') as number // a Monday
@@ -112,12 +130,16 @@ test('weekdays: a lift is told of where it is one, by hand; chance and thin figu
   expect(weekdayPull({ start, stepDays: 7, values })).toBeNull()
   // beside a listing that is told of by the week, the daily one still shows its weekdays
   const weekly: UnitSeries = { start, stepDays: 7, values: new Float64Array(10).fill(4) }
-  const lively: UnitSeries = { start, stepDays: 1, values: Float64Array.from({ length: 70 }, (_, i) => (i % 7 === 6 ? 9 : 3)) }
+  const lively: UnitSeries = {
+    start,
+    stepDays: 1,
+    values: Float64Array.from({ length: 70 }, (_, i) => (i % 7 === 6 ? 9 : 3)),
+  }
   expect(courseOf([weekly, lively])?.weekdays).toEqual(weekdayPull(lively))
   expect(courseOf([weekly, { ...lively, values: lively.values.subarray(7) }])?.dailyDays).toBe(63)
   expect(courseOf([weekly])).toEqual({ season: null, change: null, weekdays: null, monthParts: null, dailyDays: 0 })
   expect(courseOf([])).toBeNull()
-}) // prettier-ignore
+})
 
 test('the false discovery rate agrees with R p.adjust', () => {
   falseDiscovery(r.bh.p).forEach((p, i) => expect(p).toBeCloseTo(r.bh.adjusted[i] as number, 12))

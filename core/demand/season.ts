@@ -18,9 +18,10 @@ export interface Season {
  * Source: Hyndman & Athanasopoulos, Forecasting: Principles and Practice, 3rd ed., 4.3.
  */
 export function strengths({ seasonal, trend, rest }: Decomposition): { season: number; trend: number } {
-  const of = (part: Float64Array) => Math.max(0, 1 - variance(rest) / variance(part.map((v, i) => v + (rest[i] as number))))
+  const of = (part: Float64Array) =>
+    Math.max(0, 1 - variance(rest) / variance(part.map((v, i) => v + (rest[i] as number))))
   return { season: of(seasonal), trend: of(trend) }
-} // prettier-ignore
+}
 
 const least = 25
 

@@ -134,7 +134,11 @@ interface Judged {
   end: number
 }
 
-function decide({ series, rules, end }: Judged, facts: Omit<StageOfLife, 'stage'>, { ratio, low, high }: Growth): Stage {
+function decide(
+  { series, rules, end }: Judged,
+  facts: Omit<StageOfLife, 'stage'>,
+  { ratio, low, high }: Growth,
+): Stage {
   const { p, slopePerWeek, seasonStrength } = facts
   if (facts.observedDays < rules.minDays || facts.units90 < rules.minUnits) return 'Unclear'
   if (facts.units90 >= rules.flashUnits && isFlash(series, rules, end, facts.units90)) return 'Flash'
@@ -151,7 +155,7 @@ function decide({ series, rules, end }: Judged, facts: Omit<StageOfLife, 'stage'
   if (ratio !== null && ratio <= rules.fade && high !== null && high < 0) return 'Fading'
   const steady = low !== null && high !== null && 1 + high <= rules.steadyWithin * (1 + low)
   return steady ? 'Ripe' : 'Unclear'
-} // prettier-ignore
+}
 
 /** Half of 90 days in one fortnight, and the last fortnight at a quarter of its rate or less. */
 function isFlash(series: UnitSeries, rules: StageRules, end: number, units90: number): boolean {

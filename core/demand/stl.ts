@@ -51,11 +51,21 @@ const smoothing = (span: number, degree: 0 | 1): Smoothing => ({ span, degree, j
 /** The inner loop: season from what the trend leaves, trend from what the season leaves. */
 function step(values: Float64Array, trend: Float64Array, how: Spans): Pick<Decomposition, 'seasonal' | 'trend'> {
   const { period } = how
-  const cycle = seasonsApart(values.map((v, i) => v - at(trend, i)), period, how.season)
+  const cycle = seasonsApart(
+    values.map((v, i) => v - at(trend, i)),
+    period,
+    how.season,
+  )
   const low = loess(movingMean(movingMean(movingMean(cycle, period), period), 3), how.low)
   const seasonal = values.map((_, i) => at(cycle, period + i) - at(low, i))
-  return { seasonal, trend: loess(values.map((v, i) => v - at(seasonal, i)), how.trend) }
-} // prettier-ignore
+  return {
+    seasonal,
+    trend: loess(
+      values.map((v, i) => v - at(seasonal, i)),
+      how.trend,
+    ),
+  }
+}
 
 /** Each month (of its kind) smoothed over the years, with one year more at either end. */
 function seasonsApart(values: Float64Array, period: number, how: Smoothing): Float64Array {
@@ -69,7 +79,7 @@ function seasonsApart(values: Float64Array, period: number, how: Smoothing): Flo
     ;[before, ...smooth, after].forEach((v, m) => (out[m * period + j] = v))
   }
   return out
-} // prettier-ignore
+}
 
 function everyNth(values: Float64Array, first: number, step: number): Float64Array {
   return values.filter((_, i) => i % step === first)

@@ -122,7 +122,8 @@ function fallingPairsInPlace(z: Float64Array, scratch: Float64Array, n: number):
       const [middle, end] = [Math.min(n, start + width), Math.min(n, start + 2 * width)]
       let [left, right] = [start, middle]
       for (let k = start; k < end; k++) {
-        if (right >= end || (left < middle && (from[left] as number) <= (from[right] as number))) to[k] = from[left++] as number
+        if (right >= end || (left < middle && (from[left] as number) <= (from[right] as number)))
+          to[k] = from[left++] as number
         else {
           count += middle - left
           to[k] = from[right++] as number
@@ -132,7 +133,7 @@ function fallingPairsInPlace(z: Float64Array, scratch: Float64Array, n: number):
     ;[from, to] = [to, from]
   }
   return count
-} // prettier-ignore
+}
 
 /** The value at a place of the order, by partition (Hoare's selection); what lies before it in the array is no larger. */
 function select(x: Float64Array, n: number, place: number): number {

@@ -30,7 +30,11 @@ export function weekdayPull(series: UnitSeries): WeekdayPull[] | null {
 }
 
 /** The same for any division of days into parts. */
-export function pullsOf({ start, stepDays, values }: UnitSeries, parts: number, partOf: (day: number) => number): Pull[] | null {
+export function pullsOf(
+  { start, stepDays, values }: UnitSeries,
+  parts: number,
+  partOf: (day: number) => number,
+): Pull[] | null {
   if (stepDays !== 1) return null
   const [units, days] = [new Float64Array(parts), new Float64Array(parts)]
   values.forEach((value, i) => {
@@ -54,7 +58,7 @@ export function pullsOf({ start, stepDays, values }: UnitSeries, parts: number, 
     const { low, high } = poissonGrowth(sold, rest, exposure)
     return { lift, low, high, isLift: (low ?? -1) > 0 || (high !== null && high < 0) }
   })
-} // prettier-ignore
+}
 
 function sum(values: Float64Array): number {
   return values.reduce((a, b) => a + b, 0)

@@ -5,7 +5,11 @@ import { stemsOf } from '../words'
 import { fold, type TextSearch } from './text-search'
 
 /** Listings whose titles have every word of a phrase, in whatever form and order. */
-export function listingsAnswering({ listings }: Pick<Catalog, 'listings'>, search: TextSearch, phrase: string): Set<number> {
+export function listingsAnswering(
+  { listings }: Pick<Catalog, 'listings'>,
+  search: TextSearch,
+  phrase: string,
+): Set<number> {
   const wanted = stemsOf(phrase)
   const found = new Set<number>()
   if (wanted.length === 0) return found
@@ -19,7 +23,7 @@ export function listingsAnswering({ listings }: Pick<Catalog, 'listings'>, searc
     if (wanted.every((stem) => there.has(stem))) found.add(row)
   }
   return found
-} // prettier-ignore
+}
 
 /** Two wordings for the same thing, over the listings that use one of them and not the other. */
 export interface Wordings {
@@ -31,7 +35,12 @@ export interface Wordings {
   difference: Difference | null
 }
 
-export function compareWordings(catalog: Catalog, search: TextSearch, rules: SellerRules, phrases: [string, string]): Wordings {
+export function compareWordings(
+  catalog: Catalog,
+  search: TextSearch,
+  rules: SellerRules,
+  phrases: [string, string],
+): Wordings {
   const [a, b] = phrases.map((p) => listingsAnswering(catalog, search, p)) as [Set<number>, Set<number>]
   const only = (mine: Set<number>, other: Set<number>) => [...mine].filter((row) => !other.has(row))
   const [first, second] = [sumListings(catalog, only(a, b), rules), sumListings(catalog, only(b, a), rules)]
@@ -41,4 +50,4 @@ export function compareWordings(catalog: Catalog, search: TextSearch, rules: Sel
     both: [...a].filter((row) => b.has(row)).length,
     difference: shareDifference(first.sold, first.known, second.sold, second.known),
   }
-} // prettier-ignore
+}

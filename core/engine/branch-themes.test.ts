@@ -5,11 +5,14 @@ import { TableBuilder, type RowRecord } from '../tables'
 
 const captureOf = (rows: RowRecord[]): Capture => {
   const names = [...new Set(rows.flatMap((r) => Object.keys(r)))]
-  const specs = names.map((name) => ({ name, type: typeof rows[0]?.[name] === 'number' ? ('number' as const) : ('text' as const) }))
+  const specs = names.map((name) => ({
+    name,
+    type: typeof rows[0]?.[name] === 'number' ? ('number' as const) : ('text' as const),
+  }))
   const builder = new TableBuilder(specs)
   for (const row of rows) builder.add(row)
   return { id: 'a', kind: 'listings', capturedOn: 20_000, windowDays: 30, table: builder.finish() }
-} // prettier-ignore
+}
 
 /** Forty-five mugs: six for beekeepers (four sold), five for wrens in the branch beside (all sold), and all the others. */
 const mugs = Array.from({ length: 45 }, (_, i): RowRecord => {
@@ -34,11 +37,14 @@ test('themes of a branch with what they sell, best share by its lower end first;
   expect(of).toBe(45)
   expect(themes.map((t) => t.phrases[0])).toEqual(['wren lover', 'beekeeper'])
   // by hand: units 0, 0, 1, 2, 3, 4 over stores 0 to 3; listed 100 to 95 days before the end, the middle one of six 97
-  expect(themes[1]).toMatchObject({ sums: { listings: 6, known: 6, sold: 4, units: 10, stores: 4, grade: 'reported' }, medianAgeDays: 97 })
+  expect(themes[1]).toMatchObject({
+    sums: { listings: 6, known: 6, sold: 4, units: 10, stores: 4, grade: 'reported' },
+    medianAgeDays: 97,
+  })
   expect(branchThemes(catalog, plainRules('EUR'), 'Home / Mugs').themes.map((t) => t.phrases[0])).toEqual(['beekeeper'])
   // 'Home' is no beginning of 'Homestead'
   expect(branchThemes(catalog, plainRules('EUR'), 'Hom')).toEqual({ themes: [], of: 0 })
   const maker = new ItemMaker(catalog, plainRules('EUR'), noCorrections)
   // by hand: 1,000 days before the end are 32.9 months
   expect(measure('storeMonths').of(maker.at(0))).toBe(32)
-}) // prettier-ignore
+})

@@ -19,10 +19,17 @@ const mostTitles = 10_000
  *
  * @returns the best `most` of them, and how many titles they were found among
  */
-export function branchThemes(catalog: Catalog, rules: SellerRules, path: string, most = 12): { themes: BranchTheme[]; of: number } {
+export function branchThemes(
+  catalog: Catalog,
+  rules: SellerRules,
+  path: string,
+  most = 12,
+): { themes: BranchTheme[]; of: number } {
   const { listings } = catalog
   const { codes, words } = textColumn(listings, 'category')
-  const inside = Uint8Array.from({ length: words.length }, (_, code) => Number(`${words.at(code) ?? ''} / `.startsWith(`${path} / `)))
+  const inside = Uint8Array.from({ length: words.length }, (_, code) =>
+    Number(`${words.at(code) ?? ''} / `.startsWith(`${path} / `)),
+  )
   const rows: number[] = []
   for (let row = 0; row < listings.rows && rows.length < mostTitles; row++)
     if (inside[codes[row] as number] === 1) rows.push(row)
@@ -33,11 +40,18 @@ export function branchThemes(catalog: Catalog, rules: SellerRules, path: string,
   ).map(({ phrases, places }): BranchTheme => {
     const mine = places.map((place) => rows[place] as number)
     const sums = sumListings(catalog, mine, rules)
-    return { phrases, sums, medianAgeDays: medianAge(mine.map((row) => reader.figure('listedOn', row)), sums.windowEnd) }
+    return {
+      phrases,
+      sums,
+      medianAgeDays: medianAge(
+        mine.map((row) => reader.figure('listedOn', row)),
+        sums.windowEnd,
+      ),
+    }
   })
   themes.sort((a, b) => (b.sums.sellThrough?.low ?? -1) - (a.sums.sellThrough?.low ?? -1))
   return { themes: themes.slice(0, most), of: rows.length }
-} // prettier-ignore
+}
 
 function medianAge(days: (number | null)[], end: number | null): number | null {
   const known = days.filter((d) => d !== null).sort((a, b) => a - b)

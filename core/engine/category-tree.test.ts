@@ -2,7 +2,18 @@ import { buildCatalog, ItemMaker, noCorrections, plainRules } from '../catalog'
 import { wilsonInterval } from '../demand'
 import type { Capture } from '../records'
 import { TableBuilder } from '../tables'
-import { bestBranch, categoryTree, compareWordings, Finder, listingsAnswering, listingsOfStores, makeFigures, seenColumns, TextSearch, emptyQuery } from '.' // prettier-ignore
+import {
+  bestBranch,
+  categoryTree,
+  compareWordings,
+  Finder,
+  listingsAnswering,
+  listingsOfStores,
+  makeFigures,
+  seenColumns,
+  TextSearch,
+  emptyQuery,
+} from '.'
 
 const rows = [
   { id: '1', title: 'Window bird feeders', store: 'Wren', category: 'Garden / Birds', price: 10, units: 4 },
@@ -68,14 +79,27 @@ test('two wordings leave out what uses both', () => {
 test('finds leave as a file with the columns that are seen, in their order', async () => {
   const figures = await makeFigures(maker)
   const columns = await seenColumns(Int32Array.of(3, 0), ['units', 'sold', 'reviews', 'nothing'], { figures, maker })
-  expect(columns.map((c) => c.name)).toEqual(['item', 'key', 'gtin', 'url', 'markets', 'categories', 'units', 'sellThrough', 'unitsPerListing', 'reviews', 'windowEnd', 'grade'])
+  expect(columns.map((c) => c.name)).toEqual([
+    'item',
+    'key',
+    'gtin',
+    'url',
+    'markets',
+    'categories',
+    'units',
+    'sellThrough',
+    'unitsPerListing',
+    'reviews',
+    'windowEnd',
+    'grade',
+  ])
   const of = (name: string) => columns.find((c) => c.name === name)?.values
   expect(of('item')).toEqual(['Feeder for small birds', 'Window bird feeders'])
   expect(of('units')).toEqual([1, 4])
   expect(of('categories')).toEqual(['Garden / Balcony', 'Garden / Birds'])
   expect(of('grade')).toEqual(['reported', 'reported'])
   expect(columns.find((c) => c.name === 'units')?.type).toBe('integer')
-}) // prettier-ignore
+})
 
 test('what was said of joins by hand holds in the catalogue', async () => {
   const said = { apart: {}, together: { 'Marrowgate/4': 'Marrowgate/1', 'Marrowgate/99': 'Marrowgate/1' } }

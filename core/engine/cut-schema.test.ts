@@ -7,7 +7,11 @@ const withQuery = (some: object) => ({ ...cut, query: { ...cut.query, ...some } 
 test('a Cut from a file is open where it says nothing, and what ships passes the same schema', () => {
   expect(readCut(cut)).toEqual({ name: 'Mine', ships: false, query: { ...emptyQuery, limits: { price: [1, 20] } } })
   for (const shipped of shippedCuts) expect(firstFault(cutSchema, shipped)).toBeNull()
-  const earlier = { name: 'Old', ships: false, query: { words: 'bird', limits: {}, sort: { by: 'units', descending: true } } } // prettier-ignore
+  const earlier = {
+    name: 'Old',
+    ships: false,
+    query: { words: 'bird', limits: {}, sort: { by: 'units', descending: true } },
+  }
   expect(firstFault(cutsSchema, cutsNow([earlier]))).toBeNull()
 })
 

@@ -65,5 +65,8 @@ export function queryNow(stored: unknown): unknown {
 
 export function cutsNow(stored: unknown): unknown {
   if (!Array.isArray(stored)) return stored
-  return stored.map((cut: unknown) => ({ ...(cut as object), query: queryNow((cut as { query?: unknown } | null)?.query) }))
-} // prettier-ignore
+  return stored.map((cut: unknown) => ({
+    ...(cut as object),
+    query: queryNow((cut as { query?: unknown } | null)?.query),
+  }))
+}

@@ -129,14 +129,19 @@ test('a run of queries on one finder agrees with reading item by item', () => {
 test('the first of an order are those of the whole order, ties and unknown ones too', () => {
   const value = fc.constantFrom(NaN, -0, 0, 1, 2, 2.5, 7)
   fc.assert(
-    fc.property(fc.array(value, { maxLength: 40 }), fc.boolean(), fc.integer({ min: 0, max: 45 }), (list, down, count) => {
-      const values = Float64Array.from(list)
-      const mask = Uint32Array.from(list, (_, i) => Number(i % 3 === 0))
-      const whole = [...inOrder(mask, sortedPlaces(values), down)]
-      expect([...firstInOrder(mask, values, down, count)]).toEqual(whole.slice(0, count))
-    }),
+    fc.property(
+      fc.array(value, { maxLength: 40 }),
+      fc.boolean(),
+      fc.integer({ min: 0, max: 45 }),
+      (list, down, count) => {
+        const values = Float64Array.from(list)
+        const mask = Uint32Array.from(list, (_, i) => Number(i % 3 === 0))
+        const whole = [...inOrder(mask, sortedPlaces(values), down)]
+        expect([...firstInOrder(mask, values, down, count)]).toEqual(whole.slice(0, count))
+      },
+    ),
   )
-}) // prettier-ignore
+})
 
 test('sorted as asked, unknown last both ways', () => {
   for (const descending of [true, false]) {

@@ -41,7 +41,18 @@ export function findRow(item: Item): FindRow {
   const { key, title, picture, kind, markets, sellers, priceLowE4, priceHighE4, units, unitsGrade, stage, landedE4 } =
     item
   return {
-    key, title, picture, kind, markets, sellers, priceLowE4, priceHighE4, units, unitsGrade, stage, landedE4,
+    key,
+    title,
+    picture,
+    kind,
+    markets,
+    sellers,
+    priceLowE4,
+    priceHighE4,
+    units,
+    unitsGrade,
+    stage,
+    landedE4,
     listings: item.listings.length,
     trend: trendOf(item),
     growth: item.life?.growth ?? null,
@@ -58,7 +69,7 @@ export function findRow(item: Item): FindRow {
     worth: item.worth.value,
     windowEnd: item.windowEnd,
     figures: {},
-  } // prettier-ignore
+  }
 }
 
 function trendOf({ series }: Item): (number | null)[] {

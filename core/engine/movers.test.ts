@@ -13,9 +13,18 @@ const table = (rows: [units: number, growth: number, stage: number][]): Table =>
 test('those that gain or lose most units, worked by hand', () => {
   // 120 at +20 % is 20 more than 100; 30 at +200 % is 20 more than 10, too; 50 at -50 % is 50 fewer than 100
   const { rising, fading } = movers(
-    table([[120, 0.2, 1], [30, 2, 1], [900, 0.5, 0], [50, -0.5, 2], [5, -0.5, 2], [10, NaN, 1], [NaN, 1, 1], [400, 0.25, 1]]),
+    table([
+      [120, 0.2, 1],
+      [30, 2, 1],
+      [900, 0.5, 0],
+      [50, -0.5, 2],
+      [5, -0.5, 2],
+      [10, NaN, 1],
+      [NaN, 1, 1],
+      [400, 0.25, 1],
+    ]),
     2,
-  ) // prettier-ignore
+  )
   expect(rising.map((m) => [m.place, Math.round(m.moved)])).toEqual([
     [7, 80],
     [0, 20],

@@ -31,8 +31,14 @@ export function namedThings(typed: string, { maker, search, most }: NamedOptions
   const { listings, itemOf, windowEnds } = maker.catalog
   const fits = (name: string) => words.every((w) => fold(name).includes(w))
   const rows = (column: string) => rowsWithAll(search, words, column)
-  const [title, store, market] = ['title', 'store', 'market'].map((name) => (row: number) => textIn(listings, name, row))
-  const items = new Map(rows('title').reverse().map((row) => [itemOf[row] as number, title?.(row) ?? '']))
+  const [title, store, market] = ['title', 'store', 'market'].map(
+    (name) => (row: number) => textIn(listings, name, row),
+  )
+  const items = new Map(
+    rows('title')
+      .reverse()
+      .map((row) => [itemOf[row] as number, title?.(row) ?? '']),
+  )
   const stores = new Map(
     rows('store').map((row) => {
       const found = { market: market?.(row) ?? '?', store: store?.(row) ?? '' }
@@ -41,14 +47,15 @@ export function namedThings(typed: string, { maker, search, most }: NamedOptions
   )
   const { words: paths } = textColumn(listings, 'category')
   const categories = new Set(Array.from({ length: paths.length }, (_, i) => branches(paths.at(i) ?? '')).flat())
-  const best = <T>(list: readonly T[], nameOf: (one: T) => string) => firstByName(list, nameOf, words[0] ?? '').slice(0, most)
+  const best = <T>(list: readonly T[], nameOf: (one: T) => string) =>
+    firstByName(list, nameOf, words[0] ?? '').slice(0, most)
   return {
     items: best([...items], ([, name]) => name).map(([at, name]) => ({ key: maker.keyAt(at), title: name })),
     stores: best([...stores.values()], (s) => s.store),
     categories: best([...categories].filter(fits), (c) => c),
     markets: best(Object.keys(windowEnds).filter(fits), (m) => m),
   }
-} // prettier-ignore
+}
 
 /** Rows where one column holds every word. */
 function rowsWithAll(search: TextSearch, words: readonly string[], column: string): number[] {

@@ -51,10 +51,23 @@ type Step =
   | { do: 'remove'; at: number }
   | { do: 'say'; apart: number[]; together: [number, number][] }
 const step: fc.Arbitrary<Step> = fc.oneof(
-  { weight: 6, arbitrary: fc.constantFrom(...(Object.keys(rowsOf) as KindName[]), 'listings' as const).chain(captureOf).map((c) => ({ do: 'add' as const, ...c })) },
+  {
+    weight: 6,
+    arbitrary: fc
+      .constantFrom(...(Object.keys(rowsOf) as KindName[]), 'listings' as const)
+      .chain(captureOf)
+      .map((c) => ({ do: 'add' as const, ...c })),
+  },
   { weight: 1, arbitrary: fc.record({ do: fc.constant('remove' as const), at: fc.nat(9) }) },
-  { weight: 2, arbitrary: fc.record({ do: fc.constant('say' as const), apart: fc.array(id, { maxLength: 2 }), together: fc.array(fc.tuple(id, id), { maxLength: 2 }) }) },
-) // prettier-ignore
+  {
+    weight: 2,
+    arbitrary: fc.record({
+      do: fc.constant('say' as const),
+      apart: fc.array(id, { maxLength: 2 }),
+      together: fc.array(fc.tuple(id, id), { maxLength: 2 }),
+    }),
+  },
+)
 
 function tableOf(kind: KindName, rows: RowRecord[]): Table {
   const builder = new TableBuilder(
@@ -196,16 +209,36 @@ test('whatever comes, goes or is said, a catalogue brought up to date is the one
 })
 
 test('what nothing new is known of is not worked out again', async () => {
-  const at = (n: number, capturedOn: number, rows: RowRecord[]): Capture => ({ id: `c${n}`, kind: 'listings', capturedOn, windowDays: 30, table: tableOf('listings', rows) })
-  const row = (n: number, more: RowRecord = {}) => ({ market: 'Marrowgate', id: String(n), title: titles[n] ?? '', store: 'Sill', price: 90_000, currency: 'EUR', units: 5, listedOn: 19_900, ...more })
+  const at = (n: number, capturedOn: number, rows: RowRecord[]): Capture => ({
+    id: `c${n}`,
+    kind: 'listings',
+    capturedOn,
+    windowDays: 30,
+    table: tableOf('listings', rows),
+  })
+  const row = (n: number, more: RowRecord = {}) => ({
+    market: 'Marrowgate',
+    id: String(n),
+    title: titles[n] ?? '',
+    store: 'Sill',
+    price: 90_000,
+    currency: 'EUR',
+    units: 5,
+    listedOn: 19_900,
+    ...more,
+  })
   const first = at(0, 20_000, [row(0), row(1), row(2)])
   const before = await buildCatalog([first])
   const more = at(1, 20_010, [row(1, { units: 9 }), row(3)])
-  const { catalog, sameAs } = await renewCatalog(before, { kinds: new Set(['listings']), newest: [more], others: [], all: () => Promise.reject(new Error('not asked for')) }, noCorrections)
+  const { catalog, sameAs } = await renewCatalog(
+    before,
+    { kinds: new Set(['listings']), newest: [more], others: [], all: () => Promise.reject(new Error('not asked for')) },
+    noCorrections,
+  )
   expect([...sameAs]).toEqual([0, -1, 2, -1])
   const figures = await makeFigures(new ItemMaker(before, plainRules('EUR'), noCorrections))
   const renewed = await renewFigures(figures, new ItemMaker(catalog, plainRules('EUR'), noCorrections), sameAs)
   // ten days have passed for all of them
   expect(Array.from((renewed.columns.daysListed as { values: Float64Array }).values)).toEqual([110, 110, 110, 110])
   expect(Array.from((renewed.columns.units as { values: Float64Array }).values)).toEqual([5, 9, 5, 5])
-}) // prettier-ignore
+})

@@ -200,8 +200,15 @@ function movedOver(s: Strip, before: Strip['span'], after: Strip['span']): [numb
     ]
   }
   const [[a, b], [c, d]] = [range(before), range(after)]
-  if (b <= c || d <= a) return [[a, b], [c, d]] // prettier-ignore
-  return [[Math.min(a, c), Math.max(a, c)], [Math.min(b, d), Math.max(b, d)]] // prettier-ignore
+  if (b <= c || d <= a)
+    return [
+      [a, b],
+      [c, d],
+    ]
+  return [
+    [Math.min(a, c), Math.max(a, c)],
+    [Math.min(b, d), Math.max(b, d)],
+  ]
 }
 
 /** The first place in the sorted order whose value passes the test; unknown values lie behind all. */

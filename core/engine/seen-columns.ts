@@ -23,9 +23,25 @@ export interface SeenOptions extends WorkOptions {
  * @param places items in their order @param shown columns of the screen, in their order
  * @throws Problem 'cancelled'
  */
-export async function seenColumns(places: Int32Array, shown: readonly string[], { figures, maker, ...work }: SeenOptions): Promise<ExportedColumn[]> {
-  const text = (name: string, label: string): ExportedColumn & { values: (string | null)[] } => ({ name, label, help: '', type: 'text', required: false, values: [] })
-  const [title, key, barcode, address] = [text('item', 'Item'), text('key', 'Key'), text('gtin', 'Barcode'), text('url', 'Address')]
+export async function seenColumns(
+  places: Int32Array,
+  shown: readonly string[],
+  { figures, maker, ...work }: SeenOptions,
+): Promise<ExportedColumn[]> {
+  const text = (name: string, label: string): ExportedColumn & { values: (string | null)[] } => ({
+    name,
+    label,
+    help: '',
+    type: 'text',
+    required: false,
+    values: [],
+  })
+  const [title, key, barcode, address] = [
+    text('item', 'Item'),
+    text('key', 'Key'),
+    text('gtin', 'Barcode'),
+    text('url', 'Address'),
+  ]
   const [end, grade, fees] = [text('windowEnd', 'Windows end'), text('grade', 'Units are'), text('fees', 'Fees are')]
   const step = stepper(work)
   for (const [i, at] of places.entries()) {
@@ -47,7 +63,8 @@ export async function seenColumns(places: Int32Array, shown: readonly string[], 
     barcode,
     address,
     ...names.flatMap((name): ExportedColumn[] => {
-      if (words[name] !== undefined) return [{ ...text(name, words[name]), values: facetTexts(textColumn(figures, name), all) }]
+      if (words[name] !== undefined)
+        return [{ ...text(name, words[name]), values: facetTexts(textColumn(figures, name), all) }]
       const m = measures.find((x) => x.name === name)
       if (!m) return []
       const column = numbers(figures, name)
@@ -60,7 +77,7 @@ export async function seenColumns(places: Int32Array, shown: readonly string[], 
     end,
     grade,
   ]
-} // prettier-ignore
+}
 
 /** Several markets are kept as one text. */
 function facetTexts(column: TextColumn, places: readonly number[]): (string | null)[] {

@@ -30,9 +30,13 @@ test('the rank line and its 80 % prediction interval are those of statsmodels’
   expect(curve.residualSd).toBeCloseTo(s.residualSd, 9)
   for (const { rank, units, low, high } of s.asked) {
     const found = fromRank(rank, curve)
-    for (const [ours, theirs] of [[found.units, units], [found.low, low], [found.high, high]] as const)
+    for (const [ours, theirs] of [
+      [found.units, units],
+      [found.low, low],
+      [found.high, high],
+    ] as const)
       expect(ours / theirs).toBeCloseTo(1, 6)
-  } // prettier-ignore
+  }
   expect(rankCurve(s.pairs.slice(0, 7))).toBeNull()
   expect(rankCurve(s.pairs.map((p) => ({ ...p, rank: 5 })))).toBeNull()
   expect(rankCurve(s.pairs.map((p, i) => (i < 4 ? { ...p, units: 0 } : p)))).toBeNull()
@@ -59,18 +63,32 @@ test('feedback: twice what was left at a rate of a half; less is surer of more; 
 })
 
 test('stock: falls are sales, a rise or a long gap hides what sold and is filled at the pace of the rest', () => {
-  const looks = [[0, 50], [3, 44], [6, 40], [9, 90], [12, 84]].map(([day, stock]) => ({ day, stock })) as { day: number; stock: number }[]
+  const looks = [
+    [0, 50],
+    [3, 44],
+    [6, 40],
+    [9, 90],
+    [12, 84],
+  ].map(([day, stock]) => ({ day, stock })) as { day: number; stock: number }[]
   const found = fromStock(looks)
   // by hand: 6 + 4 + 6 over nine days; three days hidden
   expect(found).toMatchObject({ fallen: 16, judgedDays: 9, hiddenDays: 3, restocks: 1 })
   expect(found.estimate?.units).toBeCloseTo(16.5 * (12 / 9), 9)
   expect(fromStock([...looks].reverse())).toEqual(found)
-  expect(fromStock([{ day: 0, stock: 9 }, { day: 30, stock: 2 }])).toMatchObject({ hiddenDays: 30, estimate: null })
+  expect(
+    fromStock([
+      { day: 0, stock: 9 },
+      { day: 30, stock: 2 },
+    ]),
+  ).toMatchObject({ hiddenDays: 30, estimate: null })
   expect(fromStock([{ day: 0, stock: 9 }]).estimate).toBeNull()
-}) // prettier-ignore
+})
 
 test('a store: parts weighed by how long they were featured; what all share does not average out', () => {
-  const item = (units: number, featured: number) => ({ units: fromLog('feedback', Math.log(units), 0.3, units), featured })
+  const item = (units: number, featured: number) => ({
+    units: fromLog('feedback', Math.log(units), 0.3, units),
+    featured,
+  })
   const many = Array.from({ length: 100 }, () => item(10, 0.5))
   expect(storeSales(many)?.mean).toBeCloseTo(500, 9)
   expect(storeSales(many)?.logSd).toBeLessThan(0.04)
@@ -79,4 +97,4 @@ test('a store: parts weighed by how long they were featured; what all share does
   expect(storeSales([item(9, 0)])).toBeNull()
   // the trade's quarter × 4, to rounding (common practice, no source)
   expect(runRate(250, 91.25)).toBeCloseTo(1000, 9)
-}) // prettier-ignore
+})

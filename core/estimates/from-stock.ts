@@ -39,6 +39,6 @@ export function fromStock(looks: readonly StockLook[], longGap = 14): StockSales
   const hidden = sums.hiddenDays / sums.judgedDays
   const count = sums.fallen + 0.5
   // Chance in the hidden part, and that demand there may run at another pace (a quarter of it: our own guess).
-  const logSd = Math.sqrt((hidden / (1 + hidden)) / count + (0.25 * (hidden / (1 + hidden))) ** 2 + 1e-4)
+  const logSd = Math.sqrt(hidden / (1 + hidden) / count + (0.25 * (hidden / (1 + hidden))) ** 2 + 1e-4)
   return { ...sums, estimate: fromLog('stock', Math.log(count * (1 + hidden)), logSd) }
-} // prettier-ignore
+}

@@ -52,7 +52,18 @@ const truth = [
   { id: '9007199254740993', title: '鳥の巣箱 🐦', store: null, price: 1234567.89, delivery: 2.95, units: null, rating: 5, listedOn: null, growth: null, tags: 'a|b' },
 ] // prettier-ignore
 const fields = ['id', 'title', 'store', 'price', 'delivery', 'units', 'rating', 'listedOn', 'growth', 'tags'] as const
-const labels = ['Listing number', 'Title', 'Store', 'Price', 'Delivery price', 'Units in window', 'Rating', 'Listed on', 'Reported change (share)', 'Tags'] // prettier-ignore
+const labels = [
+  'Listing number',
+  'Title',
+  'Store',
+  'Price',
+  'Delivery price',
+  'Units in window',
+  'Rating',
+  'Listed on',
+  'Reported change (share)',
+  'Tags',
+]
 const rowsOf = (records: Record<string, unknown>[], names: readonly string[]) =>
   records.map((r) => new Map(names.map((n, i) => [fields[i], r[n] ?? null])))
 
@@ -113,16 +124,22 @@ test("a Data Package, read by Python's own zip, JSON and CSV readers", async () 
   expect(read.tables.offers?.[0]).toContain('1:4.71;10:4.2;50:3.67')
 })
 
-test.each(['csv', 'xlsx', 'ndjson', 'parquet'] as const)('%s comes back through the intake as the same records', async (format) => {
-  for (const [text, kind] of [[listings, 'listings'], [offers, 'offers']] as const) {
-    const { bytes, columns } = await written(format, text, kind)
-    const file = await openFile(new File([bytes as Uint8Array<ArrayBuffer>], `again.${format}`))
-    const { mapping, questions } = proposeMapping(file, now)
-    expect([mapping.kind, openQuestions(questions, mapping)]).toEqual([kind, []])
-    const { table } = await importRows(file, mapping)
-    expect(exportedColumns([table], kind)).toEqual(columns)
-  }
-}) // prettier-ignore
+test.each(['csv', 'xlsx', 'ndjson', 'parquet'] as const)(
+  '%s comes back through the intake as the same records',
+  async (format) => {
+    for (const [text, kind] of [
+      [listings, 'listings'],
+      [offers, 'offers'],
+    ] as const) {
+      const { bytes, columns } = await written(format, text, kind)
+      const file = await openFile(new File([bytes as Uint8Array<ArrayBuffer>], `again.${format}`))
+      const { mapping, questions } = proposeMapping(file, now)
+      expect([mapping.kind, openQuestions(questions, mapping)]).toEqual([kind, []])
+      const { table } = await importRows(file, mapping)
+      expect(exportedColumns([table], kind)).toEqual(columns)
+    }
+  },
+)
 
 test('a text that a spreadsheet would run is disarmed in CSV and plain text in a spreadsheet', async () => {
   const text = 'Listing number,Title,Price,Currency,Market\n1,=1+1,2.00,EUR,Marrowgate\n'

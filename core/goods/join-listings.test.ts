@@ -17,8 +17,15 @@ const joined = async (list: readonly Named[]) => [...(await joinListings(joinabl
 
 test('by barcode, by titles that say the same, and by titles that are alike', async () => {
   const code = '2900000000018'
-  expect(await joined([['Peanut feeder green 500 g', code], ['Green peanut feeder, 500g'], ['Feeder for peanuts', code], ['Nut cage', '2900000000025']])).toEqual([0, 0, 0, 1])
-}) // prettier-ignore
+  expect(
+    await joined([
+      ['Peanut feeder green 500 g', code],
+      ['Green peanut feeder, 500g'],
+      ['Feeder for peanuts', code],
+      ['Nut cage', '2900000000025'],
+    ]),
+  ).toEqual([0, 0, 0, 1])
+})
 
 test('two brands are not joined by words, but by a barcode they are', async () => {
   const box = (brand: string | null, gtin: string | null = null): Named => ['Nest box oak', gtin, brand]

@@ -27,10 +27,15 @@ test('the same picture in other light or slightly blurred is the same; another i
 test('the colour of a thing is its own, however much ground is around it', () => {
   const ground = [241, 230, 207]
   const on = (colour: number[]) =>
-    picturePrint(Array.from({ length: 1024 }, (_, i) => [...(i % 32 > 12 && i % 32 < 18 && i > 320 && i < 640 ? colour : ground), 255]).flat())
+    picturePrint(
+      Array.from({ length: 1024 }, (_, i) => [
+        ...(i % 32 > 12 && i % 32 < 18 && i > 320 && i < 640 ? colour : ground),
+        255,
+      ]).flat(),
+    )
   // by hand: every pixel but those of the thing weighs nothing
   expect(on([95, 134, 171]).rgb).toEqual([95, 134, 171])
   expect(comparePictures(on([95, 134, 171]), on([207, 159, 61]))).toBe('other colour')
   expect(comparePictures(on([95, 134, 171]), on([99, 130, 168]))).toBe('same picture')
   expect(picturePrint(Array.from({ length: 1024 }, () => [9, 8, 7, 255]).flat()).rgb).toEqual([9, 8, 7])
-}) // prettier-ignore
+})

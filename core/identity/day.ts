@@ -38,13 +38,15 @@ export function calendarDay(day: number): { month: number; of: number } {
   const z = day + 719_468
   const era = Math.floor(z / 146_097)
   const ofEra = z - era * 146_097
-  const year = Math.floor((ofEra - Math.floor(ofEra / 1460) + Math.floor(ofEra / 36_524) - Math.floor(ofEra / 146_096)) / 365)
+  const year = Math.floor(
+    (ofEra - Math.floor(ofEra / 1460) + Math.floor(ofEra / 36_524) - Math.floor(ofEra / 146_096)) / 365,
+  )
   const ofYear = ofEra - (365 * year + Math.floor(year / 4) - Math.floor(year / 100))
   // The year begins with March here, so that a leap day is its last.
   const march = Math.floor((5 * ofYear + 2) / 153)
   const of = ofYear - Math.floor((153 * march + 2) / 5) + 1
   return { month: (year + era * 400) * 12 + march + 2, of }
-} // prettier-ignore
+}
 
 /** Months since the year 0. */
 export function monthOf(day: number): number {

@@ -10,7 +10,7 @@ export * from './recognise/learned'
 export { answerOf, answerTo, openQuestions, type Question } from './recognise/questions'
 export * from './read/import-rows'
 export { readBlocks } from './open/open-delimited'
-export { roomBuffers, type Room } from './bytes/split-bytes'
+export { edgeBuffers, type EdgeArrays } from './bytes/split-bytes'
 export { openFile } from './open/open-file'
 export {
   limits,
@@ -23,5 +23,5 @@ export {
 export * from './read/preview-rows'
 export * from './recognise/propose-mapping'
 export { readValue } from './read/read-value'
-export { rowReader } from './read/read-record'
+export { recordReader } from './read/read-record'
 export * from './recognise/shape-of'

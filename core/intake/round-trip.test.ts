@@ -30,7 +30,10 @@ function valueOf(field: Field, row: number): fc.Arbitrary<string | number | null
       case 'day':
         return fc.integer({ min: 18_000, max: 20_700 })
       case 'gtin':
-        return fc.integer({ min: 1e9, max: 9e9 }).map((n) => `0290${n}`.slice(0, 13)).map((b) => b + gtinCheckDigit(b))
+        return fc
+          .integer({ min: 1e9, max: 9e9 })
+          .map((n) => `0290${n}`.slice(0, 13))
+          .map((b) => b + gtinCheckDigit(b))
       case 'currency':
         return fc.constantFrom('EUR', 'PLN')
       case 'id':
@@ -42,42 +45,53 @@ function valueOf(field: Field, row: number): fc.Arbitrary<string | number | null
       case 'tiers':
         return fc.integer({ min: 2, max: 900 }).map((n) => `1:${n * 1000};10:${n * 900}`)
       default:
-        return field.required ? phrase.map((p) => `${p} ${row}`) : fc.oneof(phrase.map((p) => `${p} ${row}`), fc.constantFrom('constructor', 'toString', '__proto__'))
+        return field.required
+          ? phrase.map((p) => `${p} ${row}`)
+          : fc.oneof(
+              phrase.map((p) => `${p} ${row}`),
+              fc.constantFrom('constructor', 'toString', '__proto__'),
+            )
     }
   })()
   return field.required || field.name === 'currency' ? known : fc.option(known, { freq: 5 })
-} // prettier-ignore
+}
 
 const tableOf = (kind: RecordKind) => {
   const fields = keptFields(kind)
-  const row = (n: number) => fc.tuple(...fields.map((f) => valueOf(f, n))).map((values): RowRecord => {
-    const record = Object.fromEntries(fields.map((f, i) => [f.name, values[i] ?? null]))
-    // the price of an offer is that of its first step
-    if (typeof record.tiers === 'string') record.price = Number(/:(\d+)/.exec(record.tiers)?.[1])
-    else if (kind.name === 'offers') record.price ??= 10_000
-    if (kind.name === 'offers') record.tiers ??= `1:${record.price}`
-    return record
-  })
+  const row = (n: number) =>
+    fc.tuple(...fields.map((f) => valueOf(f, n))).map((values): RowRecord => {
+      const record = Object.fromEntries(fields.map((f, i) => [f.name, values[i] ?? null]))
+      // the price of an offer is that of its first step
+      if (typeof record.tiers === 'string') record.price = Number(/:(\d+)/.exec(record.tiers)?.[1])
+      else if (kind.name === 'offers') record.price ??= 10_000
+      if (kind.name === 'offers') record.tiers ??= `1:${record.price}`
+      return record
+    })
   return fc.tuple(...Array.from({ length: 9 }, (_, n) => row(n)))
-} // prettier-ignore
+}
 
 const formats: ExportFormat[] = ['csv', 'xlsx', 'ndjson', 'parquet']
 
-test.each(recordKinds.map((k) => [k.label, k] as const))('%s written and read again are the same, in every format', async (_, kind) => {
-  await fc.assert(
-    fc.asyncProperty(tableOf(kind), fc.constantFrom(...formats), async (records, format) => {
-      const builder = new TableBuilder(keptFields(kind).map((f) => ({ name: f.name, type: isNumeric(f.type) ? 'number' : 'text' })))
-      records.forEach((r) => builder.add(r))
-      const columns = exportedColumns([builder.finish()], kind.name)
-      const bytes = await writeExport(format, columns, kind.label)
-      const file = await openFile(new File([bytes as Uint8Array<ArrayBuffer>], `x.${format}`))
-      const { mapping } = proposeMapping(file, now, { recogniser })
-      expect(mapping.kind).toBe(kind.name)
-      const { table, rejected, doubts } = await importRows(file, mapping)
-      expect([rejected, doubts]).toEqual([[], []])
-      const values = (cols: typeof columns) => Object.fromEntries(cols.map((c) => [c.name, c.values]))
-      expect(values(exportedColumns([table], kind.name))).toEqual(values(columns))
-    }),
-    { numRuns: 12 },
-  )
-}) // prettier-ignore
+test.each(recordKinds.map((k) => [k.label, k] as const))(
+  '%s written and read again are the same, in every format',
+  async (_, kind) => {
+    await fc.assert(
+      fc.asyncProperty(tableOf(kind), fc.constantFrom(...formats), async (records, format) => {
+        const builder = new TableBuilder(
+          keptFields(kind).map((f) => ({ name: f.name, type: isNumeric(f.type) ? 'number' : 'text' })),
+        )
+        records.forEach((r) => builder.add(r))
+        const columns = exportedColumns([builder.finish()], kind.name)
+        const bytes = await writeExport(format, columns, kind.label)
+        const file = await openFile(new File([bytes as Uint8Array<ArrayBuffer>], `x.${format}`))
+        const { mapping } = proposeMapping(file, now, { recogniser })
+        expect(mapping.kind).toBe(kind.name)
+        const { table, rejected, doubts } = await importRows(file, mapping)
+        expect([rejected, doubts]).toEqual([[], []])
+        const values = (cols: typeof columns) => Object.fromEntries(cols.map((c) => [c.name, c.values]))
+        expect(values(exportedColumns([table], kind.name))).toEqual(values(columns))
+      }),
+      { numRuns: 12 },
+    )
+  },
+)

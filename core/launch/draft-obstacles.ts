@@ -18,7 +18,9 @@ export function draftObstacles(draft: Draft, { decision, allowed }: DraftStandin
   const status = strictest?.status
   const barred =
     status === 'restricted' || status === 'needs approval'
-      ? [`It ${words[status]} on ${draft.market}: “${strictest?.what ?? ''}”${strictest?.note ? ` (${strictest.note})` : ''}`]
+      ? [
+          `It ${words[status]} on ${draft.market}: “${strictest?.what ?? ''}”${strictest?.note ? ` (${strictest.note})` : ''}`,
+        ]
       : []
   return [...dropped, ...barred, ...draftFaults(draft)]
-} // prettier-ignore
+}

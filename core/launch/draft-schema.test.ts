@@ -1,4 +1,13 @@
-import { draftSchema, draftsFromCsv, draftsFromJsonLd, draftsNow, draftsSchema, draftsToCsv, draftsToJsonLd, type Draft } from '.' // prettier-ignore
+import {
+  draftSchema,
+  draftsFromCsv,
+  draftsFromJsonLd,
+  draftsNow,
+  draftsSchema,
+  draftsToCsv,
+  draftsToJsonLd,
+  type Draft,
+} from '.'
 import { firstFault } from '../schema'
 
 const draft: Draft = {
@@ -75,7 +84,15 @@ const inFiles: [string, string, string][] = [
 test.each(inFiles)('a CSV whose %s is "%s" is refused with its row: %s', (column, cell, reason) => {
   const [heading = '', row = ''] = draftsToCsv([draft]).split('\r\n')
   const columns = heading.slice(1, -1).split('","')
-  const values: Record<string, string> = { id: 'd1', price: '23.99', currency: 'EUR', quantity: '5', 'handling days': '2', 'price by': 'margin', 'profit currency': 'EUR' } // prettier-ignore
+  const values: Record<string, string> = {
+    id: 'd1',
+    price: '23.99',
+    currency: 'EUR',
+    quantity: '5',
+    'handling days': '2',
+    'price by': 'margin',
+    'profit currency': 'EUR',
+  }
   const text = `${heading}\r\n${columns.map((c) => (c === column ? cell : (values[c] ?? ''))).join(',')}`
   expect(row).not.toBe('')
   expect(() => draftsFromCsv(text, 'x.csv')).toThrow(`${reason} in row 2`)

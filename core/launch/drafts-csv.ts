@@ -33,11 +33,25 @@ const later: readonly string[] = ['price by', 'fees']
 /** Drafts as CSV: one row each, money as decimal text, tags joined by '|'. Spreadsheet formulas are disarmed. */
 export function draftsToCsv(drafts: readonly Draft[]): string {
   const rows = drafts.map((d) => [
-    d.id, d.item, d.market, d.title, d.description, d.tags.join('|'), d.category, d.gtin, d.picture,
-    plainAmount(d.priceE4, d.currency), d.priceBy, d.currency, d.quantity, d.handlingDays,
-    d.profitE4 === null ? '' : Number(plainAmount(d.profitE4, d.profitCurrency)), d.profitCurrency, d.margin ?? '',
+    d.id,
+    d.item,
+    d.market,
+    d.title,
+    d.description,
+    d.tags.join('|'),
+    d.category,
+    d.gtin,
+    d.picture,
+    plainAmount(d.priceE4, d.currency),
+    d.priceBy,
+    d.currency,
+    d.quantity,
+    d.handlingDays,
+    d.profitE4 === null ? '' : Number(plainAmount(d.profitE4, d.profitCurrency)),
+    d.profitCurrency,
+    d.margin ?? '',
     d.feesAssumed ? 'assumed' : 'entered',
-  ]) // prettier-ignore
+  ])
   return writeCsv([[...draftColumns], ...rows])
 }
 

@@ -15,7 +15,11 @@ export interface RefreshOptions {
  * A draft as costs, fees, rates and rivals are now: a price that Margin says follows them, one that was typed stays, and what it earns
  * follows in either case. The words are the seller's. Without its item a draft stands as it was.
  */
-export function refreshDraft(draft: Draft, item: Item | null, { rules, corrections, setPriceE4 }: RefreshOptions): Draft {
+export function refreshDraft(
+  draft: Draft,
+  item: Item | null,
+  { rules, corrections, setPriceE4 }: RefreshOptions,
+): Draft {
   if (!item) return draft
   const { market, id, priceBy } = draft
   if (priceBy === 'margin') {
@@ -30,4 +34,4 @@ export function refreshDraft(draft: Draft, item: Item | null, { rules, correctio
   const { e4 } = convert({ e4: draft.priceE4, currency: draft.currency }, profitCurrency, rules.rates)
   const { profitE4, margin } = costSheet(costOf(item, market, rules, corrections).inputs, e4)
   return { ...draft, profitE4, margin, profitCurrency, feesAssumed }
-} // prettier-ignore
+}

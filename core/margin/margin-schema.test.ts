@@ -1,8 +1,24 @@
 import { blankInputs, costSchemas, feeScheduleSchema, ownCostSchema, scheduleFromJson, type CostInputs } from '.'
 import { firstFault } from '../schema'
 
-const line = { id: 'sale', label: 'Market fee', kind: 'market', base: 'price', percent: 12, fixed: '0.30', stepsApply: 'marginal', per: 'order' } // prettier-ignore
-const file = { format: 'sickle-fees', version: 1, market: 'Marrowgate', currency: 'EUR', validFrom: '2026-01-01', lines: [line] } // prettier-ignore
+const line = {
+  id: 'sale',
+  label: 'Market fee',
+  kind: 'market',
+  base: 'price',
+  percent: 12,
+  fixed: '0.30',
+  stepsApply: 'marginal',
+  per: 'order',
+}
+const file = {
+  format: 'sickle-fees',
+  version: 1,
+  market: 'Marrowgate',
+  currency: 'EUR',
+  validFrom: '2026-01-01',
+  lines: [line],
+}
 const withLine = (some: object) => ({ ...file, lines: [line, { ...line, id: 'two', ...some }] })
 
 test('a fee file that leaves out what a fee need not have is taken', () => {

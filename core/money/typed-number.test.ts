@@ -43,12 +43,16 @@ test('what can be read in two ways is refused with both readings', () => {
 test('what Intl writes in a locale of either habit is read back', () => {
   const amount = fc.integer({ min: -99_999_999, max: 99_999_999 }).map((n) => n / 100)
   fc.assert(
-    fc.property(amount, fc.constantFrom(['en', '.'] as const, ['de', ','] as const, ['de-CH', '.'] as const), (n, [locale, decimal]) => {
-      const text = new Intl.NumberFormat(locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(n)
-      expect(Number(readTyped(text, { decimal, digits: 2 }).plain)).toBe(n)
-    }),
+    fc.property(
+      amount,
+      fc.constantFrom(['en', '.'] as const, ['de', ','] as const, ['de-CH', '.'] as const),
+      (n, [locale, decimal]) => {
+        const text = new Intl.NumberFormat(locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(n)
+        expect(Number(readTyped(text, { decimal, digits: 2 }).plain)).toBe(n)
+      },
+    ),
   )
-}) // prettier-ignore
+})
 
 test('what a field shows is read as what it was', () => {
   fc.assert(

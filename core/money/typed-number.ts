@@ -25,7 +25,10 @@ const longest = 40
  * @example readTyped('4,50', { decimal: '.' }).plain // '4.50': as a group it would make no sense
  * @example readTyped('1.200', { decimal: '.', digits: 2 }).fault // 'Can be read as 1.2 or as 1200. …'
  */
-export function readTyped(text: string, { decimal = '.', whole = false, digits = null }: TypedOptions = {}): TypedNumber {
+export function readTyped(
+  text: string,
+  { decimal = '.', whole = false, digits = null }: TypedOptions = {},
+): TypedNumber {
   if (text.length > longest) return refuse('This is no number')
   const bare = bareTyped(text)
   if (bare === '') return refuse('This is no number')
@@ -37,11 +40,13 @@ export function readTyped(text: string, { decimal = '.', whole = false, digits =
     // The settings decide, but for a group of three digits that would be decimals where none such make sense.
     const decimals = own.split('.')[1]?.length ?? 0
     if (decimals === 3 && (whole || (digits !== null && digits < 3)))
-      return refuse(`'${text.trim()}' can be read as ${Number(own)} or as ${Number(other)}: write ${own.replace('.', decimal)}0 or ${other}`)
+      return refuse(
+        `'${text.trim()}' can be read as ${Number(own)} or as ${Number(other)}: write ${own.replace('.', decimal)}0 or ${other}`,
+      )
   }
   if (whole && !Number.isInteger(Number(plain))) return refuse(`'${text.trim()}' is no whole number`)
   return { plain, fault: null }
-} // prettier-ignore
+}
 
 function refuse(fault: string): TypedNumber {
   return { plain: null, fault }
@@ -64,10 +69,11 @@ function readAs(bare: string, decimal: DecimalMark): string | null {
   const [whole = '', ...decimals] = bare.split(decimal)
   if (decimals.length > 1 || (decimals.length === 1 && !/^\d+$/.test(decimals[0] ?? ''))) return null
   const groups = whole.replace(/^-/, '').split(group)
-  const isGrouped = groups.length === 1 || (/^\d{1,3}$/.test(groups[0] ?? '') && groups.slice(1).every((g) => /^\d{3}$/.test(g)))
+  const isGrouped =
+    groups.length === 1 || (/^\d{1,3}$/.test(groups[0] ?? '') && groups.slice(1).every((g) => /^\d{3}$/.test(g)))
   if (!isGrouped || !/^\d*$/.test(groups.join('')) || (groups.join('') === '' && decimals.length === 0)) return null
   return `${whole.startsWith('-') ? '-' : ''}${groups.join('') || '0'}${decimals.length === 1 ? `.${decimals[0]}` : ''}`
-} // prettier-ignore
+}
 
 /** A plain number's text as this person writes it. */
 export function asTyped(plain: string, decimal: DecimalMark): string {

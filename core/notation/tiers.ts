@@ -22,16 +22,27 @@ const behind = new Set(
  */
 export function tierStart(heading: string): number | null {
   if (heading.length > 40) return null
-  const plain = heading.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().replace(/\([^()]{0,40}\)|[€$£]|\b(?:eur|usd|gbp|pln)\b/g, ' ')
-  const m = /^([^\d]{0,24})(\d{1,6})\s?(\+|(?:-|–|—|to|bis|a|tot|do|…|\.\.)\s?\d{1,7})?([^\d]{0,20})$/.exec(plain.trim())
+  const plain = heading
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/\([^()]{0,40}\)|[€$£]|\b(?:eur|usd|gbp|pln)\b/g, ' ')
+  const m = /^([^\d]{0,24})(\d{1,6})\s?(\+|(?:-|–|—|to|bis|a|tot|do|…|\.\.)\s?\d{1,7})?([^\d]{0,20})$/.exec(
+    plain.trim(),
+  )
   if (!m) return null
   const words = (text: string | undefined) => (text ?? '').split(/[\s.:/]+/).filter((w) => w !== '')
   const [first, last] = [words(m[1]), words(m[4])]
   if (!first.every((w) => before.has(w)) || !last.every((w) => behind.has(w) || w === '+')) return null
   const isRange = m[3] !== undefined
-  const says = isRange || last.includes('+') || last.some((w) => ['up', 'over', 'more', 'plus', 'mais', 'mehr', 'wiecej', 'oltre', 'meer'].includes(w))
-  return says || first.some((w) => !['qty', 'x', 'min', 'q'].includes(w)) || (first.length > 0 && last.length > 0) ? Number(m[2]) : null
-} // prettier-ignore
+  const says =
+    isRange ||
+    last.includes('+') ||
+    last.some((w) => ['up', 'over', 'more', 'plus', 'mais', 'mehr', 'wiecej', 'oltre', 'meer'].includes(w))
+  return says || first.some((w) => !['qty', 'x', 'min', 'q'].includes(w)) || (first.length > 0 && last.length > 0)
+    ? Number(m[2])
+    : null
+}
 
 /** Tiers as one text, lowest quantity first. */
 export function tiersToText(tiers: readonly Tier[]): string {

@@ -98,7 +98,7 @@ export interface RecordKind {
   /** do units in it count over a window of days? */
   hasWindow?: boolean
   /** where its newest day is the last that a file speaks of: is that a day, or the first of a week or month? */
-  isBy?: 'day' | 'period'
+  dayMeans?: 'day' | 'period'
   /** the field that says that day, if it is not `day` */
   dayField?: string
   /** Fields that together name a row: one alone is in each row another, of several the first comes again. */

@@ -41,9 +41,20 @@ export function mergeCompeting(captures: readonly CompetingCapture[]): Competing
       const key = `${market}\n${id}\n${store}`
       if ((offers.get(key)?.seenOn ?? -Infinity) > seenOn) continue
       offers.set(key, {
-        market, id, store, priceE4, seenOn, gtin: t('gtin'), currency: t('currency'), deliveryE4: n('delivery'), featured: n('featured'),
-        feedback30: n('feedback30'), feedback90: n('feedback90'), feedback365: n('feedback365'), rating: n('rating'),
-      }) // prettier-ignore
+        market,
+        id,
+        store,
+        priceE4,
+        seenOn,
+        gtin: t('gtin'),
+        currency: t('currency'),
+        deliveryE4: n('delivery'),
+        featured: n('featured'),
+        feedback30: n('feedback30'),
+        feedback90: n('feedback90'),
+        feedback365: n('feedback365'),
+        rating: n('rating'),
+      })
     }
   }
   return [...offers.values()]

@@ -22,7 +22,11 @@ export function priceSpread(prices: readonly PricedSale[]): PriceSpread | null {
   const sorted = prices.filter((p) => p.priceE4 > 0).sort((a, b) => a.priceE4 - b.priceE4)
   const [first, last] = [sorted[0], sorted.at(-1)]
   if (!first || !last) return null
-  const asked = (q: number) => quantile(sorted.map((p) => [p.priceE4, 1]), q) as number
+  const asked = (q: number) =>
+    quantile(
+      sorted.map((p) => [p.priceE4, 1]),
+      q,
+    ) as number
   const sold = sorted.flatMap((p): [number, number][] => (p.units ? [[p.priceE4, p.units]] : []))
   const [low, middle, high] = [0.1, 0.5, 0.9].map((q) => quantile(sold, q))
   return {
@@ -33,7 +37,7 @@ export function priceSpread(prices: readonly PricedSale[]): PriceSpread | null {
     soldE4: middle ?? null,
     soldMostE4: low != null && high != null ? [low, high] : null,
   }
-} // prettier-ignore
+}
 
 /** The smallest value that at least the share q of all weight lies at or below; null without weight. */
 function quantile(sorted: readonly (readonly [value: number, weight: number])[], q: number): number | null {

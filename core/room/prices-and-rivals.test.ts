@@ -4,10 +4,21 @@ import { activityOf, mergeCompeting, priceSpread } from '.'
 test('prices: quartiles are prices that are there, as R’s quantile(type = 1); units weigh what sold', () => {
   const prices = [12, 10, 30, 14, 16].map((p, i) => ({ priceE4: p, units: [0, 8, null, 1, 1][i] ?? null }))
   // R: quantile(c(12, 10, 30, 14, 16), c(.25, .5, .75), type = 1) is 12 14 16
-  expect(priceSpread(prices)).toEqual({ of: 5, lowE4: 10, highE4: 30, quartersE4: [12, 14, 16], soldE4: 10, soldMostE4: [10, 14] })
-  expect(priceSpread([{ priceE4: 5, units: 0 }])).toMatchObject({ quartersE4: [5, 5, 5], soldE4: null, soldMostE4: null })
+  expect(priceSpread(prices)).toEqual({
+    of: 5,
+    lowE4: 10,
+    highE4: 30,
+    quartersE4: [12, 14, 16],
+    soldE4: 10,
+    soldMostE4: [10, 14],
+  })
+  expect(priceSpread([{ priceE4: 5, units: 0 }])).toMatchObject({
+    quartersE4: [5, 5, 5],
+    soldE4: null,
+    soldMostE4: null,
+  })
   expect(priceSpread([{ priceE4: 0, units: 3 }])).toBeNull()
-}) // prettier-ignore
+})
 
 test('competing offers: of one store on one item the newest counts, in whatever order captures come', () => {
   const capture = (day: number | null, price: number | null, capturedOn: number) => {

@@ -1,5 +1,5 @@
 import { isNumeric, keptFields, type RecordKind } from '../records'
-import { rowReader, type Mapping, type RejectedRow } from '../intake'
+import { recordReader, type Mapping, type RejectedRow } from '../intake'
 import { TableBuilder, type Table } from '../tables'
 import { scanFilter, type LimitName } from './scan-filter'
 import type { ScanLimits } from './scan-plan'
@@ -42,7 +42,7 @@ export function pageReader(
     latestDay: null,
     ...about,
   }
-  const read = rowReader(mapping)
+  const read = recordReader(mapping)
   const discards = scanFilter(limits, kind)
   /** @param firstRow number of the page's first record in the whole scan, from 1 */
   return (records: readonly unknown[], firstRow: number): ReadPage => {

@@ -70,9 +70,13 @@ export const listOf = (of: Schema, most: number) =>
 
 /** An object with these parts and no others. */
 export const record = (shape: ObjectShape, tellUnknown = true) => {
-  const made = object(shape).typeError('must be an object').nonNullable('is missing').defined('is missing').test('plain', 'must be an object', (v) => !Array.isArray(v))
+  const made = object(shape)
+    .typeError('must be an object')
+    .nonNullable('is missing')
+    .defined('is missing')
+    .test('plain', 'must be an object', (v) => !Array.isArray(v))
   return tellUnknown ? made.exact('has parts that are not known: ${properties}') : made
-} // prettier-ignore
+}
 
 /** An object whose parts have names of their own: each is checked alike. */
 export const byName = (of: Schema, most: number) =>
@@ -80,16 +84,19 @@ export const byName = (of: Schema, most: number) =>
     .defined('is missing')
     .nonNullable('is missing')
     .test('object', 'must be an object', (v) => typeof v === 'object' && v !== null && !Array.isArray(v))
-    .test('few', `holds more than ${most} entries`, (v) => Object.keys((v ?? {})).length <= most)
+    .test('few', `holds more than ${most} entries`, (v) => Object.keys(v ?? {}).length <= most)
     .test('each', (v, { path, createError }) => {
-      for (const [name, value] of Object.entries((v ?? {}))) {
+      for (const [name, value] of Object.entries(v ?? {})) {
         const fault = faultOf(of, value)
         if (!fault) continue
         const under = fault.path && !fault.path.startsWith('[') ? `.${fault.path}` : fault.path
-        return createError({ path: `${path}[${JSON.stringify(name.replaceAll('"', "'"))}]${under}`, message: fault.message })
+        return createError({
+          path: `${path}[${JSON.stringify(name.replaceAll('"', "'"))}]${under}`,
+          message: fault.message,
+        })
       }
       return true
-    }) as unknown as Schema // prettier-ignore
+    }) as unknown as Schema
 
 /** May be null as well, which stands for unknown or open. */
 export const orNull = <S extends Schema>(of: S): S => of.nullable() as S

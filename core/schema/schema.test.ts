@@ -23,7 +23,15 @@ const schema = record({
   currency: currency(),
   day: isoDay(),
 })
-const good = { name: 'x', share: 0.5, priceE4: null, packs: { 'a.b|"c"': 2 }, lines: [{ kind: 'a' }], currency: 'EUR', day: '2026-05-31' } // prettier-ignore
+const good = {
+  name: 'x',
+  share: 0.5,
+  priceE4: null,
+  packs: { 'a.b|"c"': 2 },
+  lines: [{ kind: 'a' }],
+  currency: 'EUR',
+  day: '2026-05-31',
+}
 const says = (value: unknown) => {
   const fault = firstFault(schema, value)
   return fault && `${fault.where} ${fault.what}`.trim()

@@ -43,7 +43,12 @@ const figure = (v: unknown) => (typeof v === 'number' ? v : null)
 const keyOf = (r: RowRecord) => `${text(r.market) ?? '?'}/${text(r.id) ?? '?'}`
 
 /** @param keys keys of the item's listings @param most how many of the best clips */
-export function postedAbout(clips: readonly RowRecord[], ads: readonly RowRecord[], keys: ReadonlySet<string>, most = 5): Posted {
+export function postedAbout(
+  clips: readonly RowRecord[],
+  ads: readonly RowRecord[],
+  keys: ReadonlySet<string>,
+  most = 5,
+): Posted {
   const mine = clips.filter((c) => keys.has(keyOf(c))).map(clipOf)
   const rates = clips.filter((c) => keys.has(keyOf(c))).flatMap((c) => figure(c.commission) ?? [])
   const shown = ads.filter((a) => keys.has(keyOf(a)))
@@ -54,7 +59,10 @@ export function postedAbout(clips: readonly RowRecord[], ads: readonly RowRecord
     clips: mine.filter((c) => !c.isLive).length,
     lives: mine.filter((c) => c.isLive).length,
     postedFrom: least(mine.flatMap((c) => c.day ?? [])),
-    postedTo: least(mine.flatMap((c) => (c.day === null ? [] : -c.day)), -1),
+    postedTo: least(
+      mine.flatMap((c) => (c.day === null ? [] : -c.day)),
+      -1,
+    ),
     creators: new Set(mine.map((c) => c.creator)).size,
     views: mine.reduce((sum, c) => sum + (c.views ?? 0), 0),
     units: units.length ? units.reduce((a, b) => a + b, 0) : null,
@@ -64,10 +72,13 @@ export function postedAbout(clips: readonly RowRecord[], ads: readonly RowRecord
     ads: shown.length,
     advertisers: new Set(shown.map((a) => text(a.advertiser))).size,
     adsFrom: least(days('firstSeen')),
-    adsTo: least(days('lastSeen').map((d) => -d), -1),
+    adsTo: least(
+      days('lastSeen').map((d) => -d),
+      -1,
+    ),
     best: [...mine].sort((a, b) => (b.units ?? -1) - (a.units ?? -1) || (b.views ?? 0) - (a.views ?? 0)).slice(0, most),
   }
-} // prettier-ignore
+}
 
 function least(values: number[], sign = 1): number | null {
   return values.length ? sign * Math.min(...values) : null

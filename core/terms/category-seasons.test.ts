@@ -14,5 +14,8 @@ test('a category’s season is that of all its terms together; thin, partial or 
   ])
   expect([...seasons.keys()]).toEqual(['A'])
   // by hand: 1400 and eleven times 200, mean 300
-  expect([...(seasons.get('A')?.months ?? [])].map((v) => Number(v.toFixed(4)))).toEqual([4.6667, ...new Array<number>(11).fill(0.6667)])
-}) // prettier-ignore
+  expect([...(seasons.get('A')?.months ?? [])].map((v) => Number(v.toFixed(4)))).toEqual([
+    4.6667,
+    ...new Array<number>(11).fill(0.6667),
+  ])
+})

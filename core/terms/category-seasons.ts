@@ -22,4 +22,4 @@ export function categorySeasons(terms: readonly Term[]): Map<string, SeasonIndex
     if (mean >= least && sum.every((v) => v > 0)) seasons.set(category, seasonIndex(sum))
   }
   return seasons
-} // prettier-ignore
+}

@@ -137,10 +137,13 @@ function changeOf(months: Map<number, Month>, last: number): TermChange | null {
   }
   const later = sum(last)
   if (later === null) return null
-  for (const [back, against] of [[12, 'a year before'], [3, 'the three months before']] as const) {
+  for (const [back, against] of [
+    [12, 'a year before'],
+    [3, 'the three months before'],
+  ] as const) {
     const earlier = sum(last - back)
     if (earlier !== null) return { ...poissonGrowth(Math.round(later), Math.round(earlier)), against }
-  } // prettier-ignore
+  }
   return null
 }
 

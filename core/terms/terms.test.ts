@@ -46,21 +46,32 @@ test('the same month brought in again replaces; rows without a day are brought t
 
 test('change: against the same months a year before where they are known, which takes the season out', () => {
   const season = (i: number) => 1000 + 800 * Math.sin((i / 12) * 2 * Math.PI)
-  const grown = Array.from({ length: 24 }, (_, i) => ({ term: 'mug', day: month(i), searches: Math.round(season(i) * (i < 12 ? 1 : 1.3)) }))
+  const grown = Array.from({ length: 24 }, (_, i) => ({
+    term: 'mug',
+    day: month(i),
+    searches: Math.round(season(i) * (i < 12 ? 1 : 1.3)),
+  }))
   const [term] = mergeTerms([capture(grown)])
   expect(term?.change?.against).toBe('a year before')
   expect(term?.change?.ratio).toBeCloseTo(0.3, 2)
   const [short] = mergeTerms([capture(grown.slice(0, 8))])
   expect(short?.change?.against).toBe('the three months before')
   expect(mergeTerms([capture(grown.slice(0, 2))])[0]?.change).toBeNull()
-}) // prettier-ignore
+})
 
 test('rising is only what surely rises; the surest first', () => {
   const rows = (term: string, before: number, after: number) =>
     Array.from({ length: 6 }, (_, i) => ({ term, day: month(i), searches: i < 3 ? before : after }))
-  const terms = mergeTerms([capture([...rows('sure', 1000, 1300), ...rows('thin', 3, 5), ...rows('surer', 1000, 1900), ...rows('flat', 900, 905)])])
+  const terms = mergeTerms([
+    capture([
+      ...rows('sure', 1000, 1300),
+      ...rows('thin', 3, 5),
+      ...rows('surer', 1000, 1900),
+      ...rows('flat', 900, 905),
+    ]),
+  ])
   expect(risingTerms(terms).map((t) => t.phrase)).toEqual(['surer', 'sure'])
-}) // prettier-ignore
+})
 
 test('longer phrases have every word and more, in whatever form, on the same market', () => {
   const term = (phrase: string, balance: number | null, market = 'Fernhand') =>
@@ -83,7 +94,15 @@ test('longer phrases have every word and more, in whatever form, on the same mar
 
 test("stems are Porter's: forms of a word are one word, and nothing has the words of nothing", () => {
   // examples of Porter 1980, steps 1a, 1b, 1c and 2 (from memory)
-  expect(stemsOf('caresses ponies cats plastered motoring happy relational')).toEqual(['caress', 'poni', 'cat', 'plaster', 'motor', 'happi', 'relat']) // prettier-ignore
+  expect(stemsOf('caresses ponies cats plastered motoring happy relational')).toEqual([
+    'caress',
+    'poni',
+    'cat',
+    'plaster',
+    'motor',
+    'happi',
+    'relat',
+  ])
   expect(hasWords('Window bird feeders, 15 cm', stemsOf('bird feeder 15cm'))).toBe(true)
   expect(hasWords('Window feeder', stemsOf('bird feeder'))).toBe(false)
   expect(hasWords('anything', [])).toBe(false)

@@ -5,12 +5,19 @@ const walk = (keys: string[], from: Trail = emptyTrail) => keys.reduce((t, k) =>
 
 test('a walk is a line; back and on again adds nothing, another way from a stop is a branch', () => {
   const three = walk(['a', 'b', 'c'])
-  expect(three.stops.map((s) => [s.place.key, s.parent])).toEqual([['a', null], ['b', 1], ['c', 2]]) // prettier-ignore
+  expect(three.stops.map((s) => [s.place.key, s.parent])).toEqual([
+    ['a', null],
+    ['b', 1],
+    ['c', 2],
+  ])
   const back = walk(['b'], three)
   expect([back.here, back.stops.length]).toEqual([2, 3])
   expect(walk(['c'], back)).toMatchObject({ here: 3 })
   const side = walk(['d', 'e'], returnTo(three, 1))
-  expect(side.stops.map((s) => [s.place.key, s.parent]).slice(3)).toEqual([['d', 1], ['e', 4]]) // prettier-ignore
+  expect(side.stops.map((s) => [s.place.key, s.parent]).slice(3)).toEqual([
+    ['d', 1],
+    ['e', 4],
+  ])
   expect(trailLines(side).map((l) => [l.place.key, l.lane, l.from])).toEqual([
     ['a', 0, null],
     ['d', 1, 0],

@@ -25,12 +25,17 @@ export interface CoveringTitle {
  *
  * @param titles of listings of the same goods @param limit letters @returns null where no searched phrase names the goods
  */
-export function titleBySearches(titles: readonly string[], searched: readonly Searched[], limit: number): CoveringTitle | null {
+export function titleBySearches(
+  titles: readonly string[],
+  searched: readonly Searched[],
+  limit: number,
+): CoveringTitle | null {
   const order = wordsInOrder(titles)
   const fitting = merged(searched).filter((p) => p.stems.length > 0 && p.stems.every((s) => order.has(s)))
   if (fitting.length === 0) return null
   const taken = new Set<string>()
-  const lengthOf = (stems: Iterable<string>) => [...stems].reduce((sum, s) => sum + (order.get(s)?.written.length ?? 0) + 1, -1)
+  const lengthOf = (stems: Iterable<string>) =>
+    [...stems].reduce((sum, s) => sum + (order.get(s)?.written.length ?? 0) + 1, -1)
   for (;;) {
     let best: { stems: string[]; gain: number } | null = null
     for (const { stems } of fitting) {
@@ -45,7 +50,9 @@ export function titleBySearches(titles: readonly string[], searched: readonly Se
     for (const s of best.stems) taken.add(s)
   }
   if (taken.size === 0) return null
-  const usual = [...order].filter(([s, w]) => !taken.has(s) && w.uses * 2 > titles.length).sort((a, b) => b[1].uses - a[1].uses)
+  const usual = [...order]
+    .filter(([s, w]) => !taken.has(s) && w.uses * 2 > titles.length)
+    .sort((a, b) => b[1].uses - a[1].uses)
   for (const [s] of usual) if (lengthOf([...taken, s]) <= limit) taken.add(s)
   const words = [...taken].map((s) => order.get(s) as Word).sort((a, b) => a.place - b.place)
   const title = words.map((w) => w.written).join(' ')
@@ -58,7 +65,7 @@ export function titleBySearches(titles: readonly string[], searched: readonly Se
       .map(({ phrase, searches }) => ({ phrase, searches }))
       .sort((a, b) => b.searches - a.searches),
   }
-} // prettier-ignore
+}
 
 interface Word {
   written: string

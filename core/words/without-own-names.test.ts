@@ -11,11 +11,21 @@ test('a store’s own name is taken off its titles, words that others use stay',
     { title: 'Trowel, long', store: 'Hedge End Co.' },
     { title: 'No store here', store: null },
   ]
-  expect(withoutOwnNames(titles)).toEqual(['mug with heron', 'Copper trowel by & Trowel', 'Hand trowel', 'Trowel, long', 'No store here']) // prettier-ignore
+  expect(withoutOwnNames(titles)).toEqual([
+    'mug with heron',
+    'Copper trowel by & Trowel',
+    'Hand trowel',
+    'Trowel, long',
+    'No store here',
+  ])
 })
 
 test('no theme is led by a store’s own name', () => {
-  const titles = [...shop('Tern Tern', 'Tern Tern'), ...shop('Wren House', 'Wren House'), ...Array.from({ length: 80 }, (_, i) => ({ title: `Garden thing number ${i} plain`, store: `Store ${i}` }))] // prettier-ignore
+  const titles = [
+    ...shop('Tern Tern', 'Tern Tern'),
+    ...shop('Wren House', 'Wren House'),
+    ...Array.from({ length: 80 }, (_, i) => ({ title: `Garden thing number ${i} plain`, store: `Store ${i}` })),
+  ]
   const phrases = (list: string[]) => themesOf(list).flatMap((t) => t.phrases)
   expect(phrases(titles.map((t) => t.title)).some((p) => /tern|wren/.test(p))).toBe(true)
   expect(phrases(withoutOwnNames(titles)).filter((p) => /tern|wren|house/.test(p))).toEqual([])

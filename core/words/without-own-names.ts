@@ -33,8 +33,11 @@ export function withoutOwnNames(titles: readonly NamedTitle[]): string[] {
   return titles.map(({ title, store }) => {
     const own = named.get(store)
     if (!own || own.size === 0) return title
-    return title.replace(/[\p{L}\p{N}][\p{L}\p{N}'’-]*/gu, (written) =>
-      own.has(written.toLowerCase()) && isName(written.toLowerCase()) ? ' ' : written,
-    ).replace(/\s+/g, ' ').trim()
+    return title
+      .replace(/[\p{L}\p{N}][\p{L}\p{N}'’-]*/gu, (written) =>
+        own.has(written.toLowerCase()) && isName(written.toLowerCase()) ? ' ' : written,
+      )
+      .replace(/\s+/g, ' ')
+      .trim()
   })
-} // prettier-ignore
+}

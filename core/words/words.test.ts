@@ -29,13 +29,20 @@ test('words of a class by TF-IDF agree with their definition in R', () => {
 test('words of a title: figures keep their unit, forms of one word are one, joining words stand at no end of a run', () => {
   const runs = (title: string, longest?: number) => titleRuns(title, longest).map((run) => run.stems)
   expect(wordsOf('Herb Trough, 50 cm')).toEqual(['herb', 'trough', '50cm'])
-  expect(runs('Herb Troughs, 50 cm')).toEqual(['herb', 'herb trough', 'herb trough 50cm', 'trough', 'trough 50cm', '50cm'])
+  expect(runs('Herb Troughs, 50 cm')).toEqual([
+    'herb',
+    'herb trough',
+    'herb trough 50cm',
+    'trough',
+    'trough 50cm',
+    '50cm',
+  ])
   expect(runs('Pot for the SILL, pots', 3)).toEqual(['pot', 'sill', 'sill pot'])
   expect(runs('Pot for the SILL')).toContain('pot for the sill')
   expect(runs('Kärnten 2x 1,5 l', 1)).toEqual(['kärnten', '2', '1,5l'])
   expect(runs('a b c d e f')).not.toContain('b c d e f')
   expect(runs('– & !')).toEqual([])
-}) // prettier-ignore
+})
 
 test('words that sell and words that do not; thin or even figures say nothing', () => {
   const titles = Array.from({ length: 60 }, (_, i) => ({
@@ -56,7 +63,8 @@ test('words that sell and words that do not; thin or even figures say nothing', 
 
 test('runs of words pull as words do, and only the strongest of those within one another is shown', () => {
   const titles = Array.from({ length: 80 }, (_, i) => ({
-    title: i % 2 ? `Feeder clips on window ${i % 3 ? 'green' : 'red'}` : `Window feeder, hanging ${i % 3 ? 'green' : 'red'}`,
+    title:
+      i % 2 ? `Feeder clips on window ${i % 3 ? 'green' : 'red'}` : `Window feeder, hanging ${i % 3 ? 'green' : 'red'}`,
     units: i % 2 ? 20 + (i % 5) : i % 4,
   }))
   const more = wordsThatSell(titles)?.more ?? []
@@ -67,18 +75,24 @@ test('runs of words pull as words do, and only the strongest of those within one
   // two forms of one word are one word
   const forms = titles.map((t, i) => ({ ...t, title: t.title.replace('clips', i % 4 === 1 ? 'clip' : 'clips') }))
   expect(wordsThatSell(forms)?.more.find((p) => p.stems.includes('clip'))?.first).toBe(40)
-}) // prettier-ignore
+})
 
 test('themes are rare words that stand together; what all say and what one says is none', () => {
-  const about = [...Array<string>(12).fill('robin christmas'), ...Array<string>(10).fill('beekeeper great gift'), ...Array<string>(98).fill('')]
-  const titles = about.map((theme, i) => `Enamel mug ${theme} ${['white', 'blue', 'cream'][i % 3] ?? ''} 330 ml shop${i}x`)
+  const about = [
+    ...Array<string>(12).fill('robin christmas'),
+    ...Array<string>(10).fill('beekeeper great gift'),
+    ...Array<string>(98).fill(''),
+  ]
+  const titles = about.map(
+    (theme, i) => `Enamel mug ${theme} ${['white', 'blue', 'cream'][i % 3] ?? ''} 330 ml shop${i}x`,
+  )
   const themes = themesOf(titles)
   expect(themes.map((t) => t.places.length)).toEqual([12, 10])
   expect(themes[0]?.phrases[0]).toContain('robin christmas')
   expect(themes[1]?.phrases).toEqual(['beekeeper'])
   expect(themes[1]?.places).toEqual(Array.from({ length: 10 }, (_, i) => 12 + i))
   expect(themesOf(titles.slice(0, 4))).toEqual([])
-}) // prettier-ignore
+})
 
 test('a title of the words that most buyers search for, within the limit, none twice, none that is not true of the goods', () => {
   const titles = ['Window feeder for a small bird, clear 12 cm', 'Clear bird feeder clips on window, 12 cm']

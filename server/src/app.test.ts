@@ -91,7 +91,15 @@ test('a foreign name is refused everywhere, its own names are answered', async (
   const { port } = server.address() as AddressInfo
   const names = ['127.0.0.1', 'localhost', 'LOCALHOST', `127.0.0.1:${port}`, `localhost:${port}`, '[::1]:4173']
   for (const host of names) expect([host, await asked('/', { host })]).toEqual([host, 200])
-  const foreign = ['evil.test', `evil.test:${port}`, '127.0.0.1.evil.test', 'localhost.evil.test', '127.0.0.2', 'localhost:1:2', 'x@localhost'] // prettier-ignore
+  const foreign = [
+    'evil.test',
+    `evil.test:${port}`,
+    '127.0.0.1.evil.test',
+    'localhost.evil.test',
+    '127.0.0.2',
+    'localhost:1:2',
+    'x@localhost',
+  ]
   for (const path of ['/', '/demo/index.json', '/api/sources', '/api/sources/farholt/about'])
     for (const host of foreign) expect([path, host, await asked(path, { host })]).toEqual([path, host, 421])
 })

@@ -67,14 +67,22 @@ test('the stand-in keeps to the contract, and has the whole of every store', asy
 test('a look that has begun goes on as it was, though the market moves on', async () => {
   const base = await serveSources([{ id: 'far', name: 'Far', standin }])
   const get = async (query: string) =>
-    (await (await fetch(`${base}/api/sources/far/listings?term=feeder&${query}`)).json()) as { asOf: string; total: number; records: object[] }
+    (await (await fetch(`${base}/api/sources/far/listings?term=feeder&${query}`)).json()) as {
+      asOf: string
+      total: number
+      records: object[]
+    }
   const { asOf, records } = await get('page=1&limit=50')
-  await fetch(`${base}/api/standins/far`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: '{"round":3}' })
+  await fetch(`${base}/api/standins/far`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: '{"round":3}',
+  })
   expect((await get(`page=1&limit=50&asOf=${asOf}`)).records).toEqual(records)
   const fresh = await get('page=1&limit=50')
   expect(fresh.asOf).not.toBe(asOf)
   expect(fresh.records).not.toEqual(records)
-}) // prettier-ignore
+})
 
 test('what is no source, no list and no right question is refused', async () => {
   const base = await serveSources([{ id: 'far', name: 'Far', standin }])
@@ -180,7 +188,20 @@ test('nothing leaves the contract, with the token least of all', async () => {
         resolve(res.statusCode)
       }),
     )
-  const paths = ['constructor', '__proto__', 'hasOwnProperty', 'items/..', 'items/.', 'items/%2e%2e', 'items/%2E', 'items/a/../..', 'items/a%2fb', 'items/a%5cb', 'items/a%0ab', `items/${'x'.repeat(81)}`] // prettier-ignore
+  const paths = [
+    'constructor',
+    '__proto__',
+    'hasOwnProperty',
+    'items/..',
+    'items/.',
+    'items/%2e%2e',
+    'items/%2E',
+    'items/a/../..',
+    'items/a%2fb',
+    'items/a%5cb',
+    'items/a%0ab',
+    `items/${'x'.repeat(81)}`,
+  ]
   for (const path of paths) expect([path, await status(path)]).toEqual([path, 404])
   expect(heard).toEqual([])
   expect(await status('items/N-1.2')).toBe(200)

@@ -59,8 +59,12 @@ export function readSources(env: Record<string, string | undefined>): readonly S
   return Object.freeze(entries.map((entry) => sourceOf(entry, env, wrong)))
 }
 
-function sourceOf({ id, name, base, tokenEnv, standin }: Entry, env: Record<string, string | undefined>, wrong: (reason: string) => Error): SourceConfig {
+function sourceOf(
+  { id, name, base, tokenEnv, standin }: Entry,
+  env: Record<string, string | undefined>,
+  wrong: (reason: string) => Error,
+): SourceConfig {
   if (base === undefined) return { id, name, standin: standin ?? {} }
   if (tokenEnv !== undefined && !env[tokenEnv]) throw wrong(`the variable ${tokenEnv} of source ${id} is not set`)
   return { id, name, base: base.replace(/\/$/, ''), token: tokenEnv === undefined ? null : (env[tokenEnv] ?? null) }
-} // prettier-ignore
+}

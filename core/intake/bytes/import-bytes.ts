@@ -63,7 +63,7 @@ export class ByteImporter {
     const stated = this.#words('currency')
     this.#currency = stated && !this.#at.includes(stated) ? stated : null
     const day = this.table.column(kind.dayField ?? 'day')
-    this.#day = kind.isBy && day?.isNumeric ? day : null
+    this.#day = kind.dayMeans && day?.isNumeric ? day : null
     this.#fill = [['currency', mapping.currency] as const, [kind.from, mapping[kind.from]] as const].flatMap(
       ([name, word]) => {
         const column = this.#words(name)
@@ -186,14 +186,19 @@ export class ByteImporter {
     }
   }
 
-  #closer({ bytes, edges }: ByteRows, row: number, [from, to]: [number, number], isRepeatOf: () => number | null): void {
+  #closer(
+    { bytes, edges }: ByteRows,
+    row: number,
+    [from, to]: [number, number],
+    isRepeatOf: () => number | null,
+  ): void {
     const cells: Cell[] = []
     for (let cell = from; cell < to; cell++) {
       const text = decoder.decode(bytes.subarray(edges.starts[cell], edges.ends[cell]))
       cells.push(edges.marks[cell] === cellMark.doubled ? text.replaceAll('""', '"') : text)
     }
     this.textRow(row, cells, isRepeatOf)
-  } // prettier-ignore
+  }
 
   /** A row that is text already. */
   textRow(row: number, cells: Cell[], isRepeatOf = () => this.#repeatOf(row, cells)): void {

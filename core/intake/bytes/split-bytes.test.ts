@@ -43,18 +43,38 @@ test('the same cells as PapaParse, whatever they hold', () => {
 })
 
 test.each([
-  ['a,b\n1,2', [['a', 'b'], ['1', '2']]],
-  ['a,b\r\n1,\r\n', [['a', 'b'], ['1', '']]],
+  [
+    'a,b\n1,2',
+    [
+      ['a', 'b'],
+      ['1', '2'],
+    ],
+  ],
+  [
+    'a,b\r\n1,\r\n',
+    [
+      ['a', 'b'],
+      ['1', ''],
+    ],
+  ],
   ['a,', [['a', '']]],
   ['\n\na', [[''], [''], ['a']]],
   ['', []],
   ['"a",b\r\n', [['a', 'b']]],
   ['a\rb,c\n', [['a'], ['b', 'c']]],
-  ['a,b\n1,2\r\n3,4\r5,6', [['a', 'b'], ['1', '2'], ['3', '4'], ['5', '6']]],
+  [
+    'a,b\n1,2\r\n3,4\r5,6',
+    [
+      ['a', 'b'],
+      ['1', '2'],
+      ['3', '4'],
+      ['5', '6'],
+    ],
+  ],
   ['"a"\r"b"\r\n"c"\n', [['a'], ['b'], ['c']]],
 ])('%j', (text, rows) => {
   expect(rowsOf(text)).toEqual({ rows, used: encode(text).length, irregular: false })
-}) // prettier-ignore
+})
 
 test('irregular quoting is told of, with the rows before it', () => {
   expect(rowsOf('a,b\n"x" y,2\n')).toMatchObject({ rows: [['a', 'b']], used: 4, irregular: true })

@@ -6,7 +6,7 @@ const [quote, newline, carriage, space, ampersand] = [34, 10, 13, 32, 38]
 export const cellMark = { odd: 1, doubled: 2 } as const
 
 /** Where the cells of some rows lie in the bytes: cell `c` is from `starts[c]` to `ends[c]`, row `r` ends before cell `rowEnds[r]`. */
-export interface CellEdges extends Room {
+export interface CellEdges extends EdgeArrays {
   rows: number
   /** bytes that whole rows take up; what comes behind is the beginning of a row that goes on */
   used: number
@@ -14,8 +14,8 @@ export interface CellEdges extends Room {
   irregular: boolean
 }
 
-/** Room for edges, which can be used again once they are read. */
-export interface Room {
+/** EdgeArrays for edges, which can be used again once they are read. */
+export interface EdgeArrays {
   starts: Int32Array
   ends: Int32Array
   /** `hashBytes` of each cell, doubled quotes counting once */
@@ -45,7 +45,12 @@ function zeros(word: number): number {
  * @param atEnd the bytes are the end of the file
  * @param old edges that are no longer needed, whose room is taken
  */
-export function splitBytes(bytes: Uint8Array, delimiter: number, atEnd: boolean, old: Room | null = null): CellEdges {
+export function splitBytes(
+  bytes: Uint8Array,
+  delimiter: number,
+  atEnd: boolean,
+  old: EdgeArrays | null = null,
+): CellEdges {
   const n = bytes.length
   const view = viewOf(bytes)
   // No closure holds these variables: V8 would keep them in memory rather than in registers.
@@ -171,18 +176,18 @@ function hashOfDoubled(bytes: Uint8Array, start: number, end: number): number {
   return hashText(decoder.decode(bytes.subarray(start, end)).replaceAll('""', '"'))
 }
 
-function room(cells: number, rows: number): Room {
+function room(cells: number, rows: number): EdgeArrays {
   const [starts, ends, hashes] = [new Int32Array(cells), new Int32Array(cells), new Int32Array(cells)]
   return { starts, ends, hashes, marks: new Uint8Array(cells), rowEnds: new Int32Array(rows) }
 }
 
-function grown(old: Room): Room {
+function grown(old: EdgeArrays): EdgeArrays {
   const larger = room(old.starts.length * 2, old.rowEnds.length * 2)
   for (const name of ['starts', 'ends', 'hashes', 'marks', 'rowEnds'] as const) larger[name].set(old[name])
   return larger
 }
 
 /** What goes over to another thread as it is, and back. */
-export function roomBuffers(room: Room): ArrayBuffer[] {
+export function edgeBuffers(room: EdgeArrays): ArrayBuffer[] {
   return [room.starts, room.ends, room.hashes, room.marks, room.rowEnds].map((a) => a.buffer as ArrayBuffer)
 }

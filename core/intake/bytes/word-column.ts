@@ -54,14 +54,15 @@ export class WordColumn {
       const mark = marks[cell]
       const length = end - start
       if (mark === cellMark.doubled) plain[row] = 0
-      else if (mark === 0 && length > shortest && length <= this.#tidy && view.getUint8(start) !== apostrophe) values[row] = this.#words.codeOf(view, start, end, hash)
+      else if (mark === 0 && length > shortest && length <= this.#tidy && view.getUint8(start) !== apostrophe)
+        values[row] = this.#words.codeOf(view, start, end, hash)
       else if (length > 0) {
         const at = this.#met.find(view, start, end, hash)
         if (this.#met.stateOf(at) === cellState.known) values[row] = this.#met.valueOf(at)
         else if (this.#met.stateOf(at) === cellState.notPlain) plain[row] = 0
       }
     }
-  } // prettier-ignore
+  }
 
   isKnown(row: number): boolean {
     return (this.values[row] as number) >= 0

@@ -11,8 +11,11 @@ export async function buildFile(spec: CorpusFile, seed = 1): Promise<{ name: str
   const random = randomFrom(`${spec.name}${seed}`)
   const columns = spec.wide ? spread(spec.columns) : spec.columns
   const rows = makeRows({ ...spec, columns }, random)
-  const typed = spec.format === 'json' || spec.format === 'ndjson' || spec.format === 'parquet' || spec.format === 'xlsx'
-  const cells = rows.map((row) => row.map((value, i) => (typed ? value : written(value, columns[i]?.recipe ?? '', spec))))
+  const typed =
+    spec.format === 'json' || spec.format === 'ndjson' || spec.format === 'parquet' || spec.format === 'xlsx'
+  const cells = rows.map((row) =>
+    row.map((value, i) => (typed ? value : written(value, columns[i]?.recipe ?? '', spec))),
+  )
   const headings = columns.map((c) => c.heading)
   const name = `${spec.name}.${spec.format}`
   const text = (s: string) => new TextEncoder().encode(s)
@@ -25,16 +28,25 @@ export async function buildFile(spec: CorpusFile, seed = 1): Promise<{ name: str
       return { name, bytes: parquet(headings, rows) }
     case 'xlsx': {
       const lines: Value[][] = [...(spec.preamble ? [[spec.preamble]] : []), headings, ...rows]
-      const blob = await writeBook(lines.map((line) => line.map((value) => ({ value }))) as never, { sheet: 'Sheet1' }).toBlob()
+      const blob = await writeBook(lines.map((line) => line.map((value) => ({ value }))) as never, {
+        sheet: 'Sheet1',
+      }).toBlob()
       return { name, bytes: new Uint8Array(await blob.arrayBuffer()) }
     }
     default: {
-      const lines: Value[][] = [...(spec.preamble ? [[spec.preamble]] : []), ...(spec.noHeading ? [] : [headings]), ...cells]
+      const lines: Value[][] = [
+        ...(spec.preamble ? [[spec.preamble]] : []),
+        ...(spec.noHeading ? [] : [headings]),
+        ...cells,
+      ]
       if (spec.total) lines.push([spec.total, ...columns.slice(1).map(() => '')])
-      return { name, bytes: text(lines.map((l) => l.map((c) => quoted(c, spec.delimiter)).join(spec.delimiter)).join('\r\n')) }
+      return {
+        name,
+        bytes: text(lines.map((l) => l.map((c) => quoted(c, spec.delimiter)).join(spec.delimiter)).join('\r\n')),
+      }
     }
   }
-} // prettier-ignore
+}
 
 /** Days across the top, three weeks of them. */
 function spread(columns: readonly CorpusColumn[]): CorpusColumn[] {
@@ -57,12 +69,17 @@ function makeRows(spec: CorpusFile, random: Random): Value[][] {
       return value
     })
   })
-  const sums = spec.columns.flatMap(({ recipe }, i) => (recipe.startsWith('=') ? [[i, recipe.slice(1).split('*')] as const] : []))
+  const sums = spec.columns.flatMap(({ recipe }, i) =>
+    recipe.startsWith('=') ? [[i, recipe.slice(1).split('*')] as const] : [],
+  )
   for (const row of rows)
     for (const [i, names] of sums)
-      row[i] = Math.round(100 * names.reduce((p, n) => p * Number(row[spec.columns.findIndex((c) => c.field === n)] ?? base(row)), 1)) / 100
+      row[i] =
+        Math.round(
+          100 * names.reduce((p, n) => p * Number(row[spec.columns.findIndex((c) => c.field === n)] ?? base(row)), 1),
+        ) / 100
   return rows
-} // prettier-ignore
+}
 
 const base = (row: readonly Value[]) => 4.5 + (String(row[0]).length % 7)
 

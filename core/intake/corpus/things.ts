@@ -57,12 +57,55 @@ export function goods(language: string, name: string, random: Random): string[] 
   const all = nouns.flatMap((_, i) =>
     [0, 3, 5, 7, 9].map((k) => `${nouns[(i + shift) % nouns.length]} ${said[(i + shift + k) % said.length]}`),
   )
-  return all.sort((a, b) => (a.length * 7 + a.charCodeAt(1)) % 11 - ((b.length * 7 + b.charCodeAt(1)) % 11))
-} // prettier-ignore
+  return all.sort((a, b) => ((a.length * 7 + a.charCodeAt(1)) % 11) - ((b.length * 7 + b.charCodeAt(1)) % 11))
+}
 
-const shops = ['Alder & Finch', 'Nordlicht Laden', 'La Petite Remise', 'Casa Brezo', 'Bottega Lume', 'De Gele Deur', 'Pod Lipą', 'Loja da Serra', 'Copper Kettle Co', 'Wool Barn', 'Mint Alley', 'kleiner_fuchs', 'atelier-prune', 'Tidewater Goods', 'Sparrow Street', 'Old Mill Supply'] // prettier-ignore
-const suppliers = ['Hartwig Import', 'Eastgate Trading', 'Comptoir Valmy', 'Mayoristas Ebro', 'Forniture Lario', 'Groothandel Maas', 'Hurtownia Wisła', 'Armazém Douro', 'Kestrel Wholesale'] // prettier-ignore
-const brands = ['Velmora', 'Tindrel', 'Okapi Lane', 'Brisko', 'Lumavi', 'Hollenfels', 'Pascadou', 'Zarrow', 'Quimbo', 'Fennwick', 'Arbolito', 'Mirtella', 'Stoomvis', 'Kropka', 'Ventara'] // prettier-ignore
+const shops = [
+  'Alder & Finch',
+  'Nordlicht Laden',
+  'La Petite Remise',
+  'Casa Brezo',
+  'Bottega Lume',
+  'De Gele Deur',
+  'Pod Lipą',
+  'Loja da Serra',
+  'Copper Kettle Co',
+  'Wool Barn',
+  'Mint Alley',
+  'kleiner_fuchs',
+  'atelier-prune',
+  'Tidewater Goods',
+  'Sparrow Street',
+  'Old Mill Supply',
+]
+const suppliers = [
+  'Hartwig Import',
+  'Eastgate Trading',
+  'Comptoir Valmy',
+  'Mayoristas Ebro',
+  'Forniture Lario',
+  'Groothandel Maas',
+  'Hurtownia Wisła',
+  'Armazém Douro',
+  'Kestrel Wholesale',
+]
+const brands = [
+  'Velmora',
+  'Tindrel',
+  'Okapi Lane',
+  'Brisko',
+  'Lumavi',
+  'Hollenfels',
+  'Pascadou',
+  'Zarrow',
+  'Quimbo',
+  'Fennwick',
+  'Arbolito',
+  'Mirtella',
+  'Stoomvis',
+  'Kropka',
+  'Ventara',
+]
 const comments: Record<string, string[]> = {
   en: ['Arrived quickly and well packed.', 'Exactly as described, would buy again', 'Handle came loose after a week.', 'Lovely colour, smaller than I thought'],
   de: ['Kam schnell und gut verpackt an.', 'Genau wie beschrieben, gerne wieder', 'Griff hat sich nach einer Woche gelöst.', 'Schöne Farbe, aber kleiner als gedacht'],
@@ -111,7 +154,15 @@ const countries: Record<string, string[]> = {
   pl: ['Polska', 'Niemcy', 'Czechy', 'Francja', 'Hiszpania'],
   pt: ['Portugal', 'Espanha', 'França', 'Alemanha', 'Brasil'],
 }
-const paths = ['Home/Kitchen/Knives', 'Pets/Dogs/Leads', 'Office/Paper', 'Sport/Bikes/Parts', 'Home/Candles', 'Craft/Sewing', 'Toys/Wood'] // prettier-ignore
+const paths = [
+  'Home/Kitchen/Knives',
+  'Pets/Dogs/Leads',
+  'Office/Paper',
+  'Sport/Bikes/Parts',
+  'Home/Candles',
+  'Craft/Sewing',
+  'Toys/Wood',
+]
 
 export function places(kind: string, language: string, pick: Pick): string | null {
   switch (kind) {
@@ -128,11 +179,15 @@ export function places(kind: string, language: string, pick: Pick): string | nul
     case 'lead':
       return `${pick([2, 3, 5, 7])}-${pick([8, 10, 14])} ${lead[language] ?? 'days'}`
     case 'kw':
-      return `${pick(trades[language]?.[0] ?? [])} ${pick(trades[language]?.[1] ?? [])}`.toLowerCase().split(/[, ]+/).slice(0, pick([2, 3, 4])).join(' ')
+      return `${pick(trades[language]?.[0] ?? [])} ${pick(trades[language]?.[1] ?? [])}`
+        .toLowerCase()
+        .split(/[, ]+/)
+        .slice(0, pick([2, 3, 4]))
+        .join(' ')
     default:
       return null
   }
-} // prettier-ignore
+}
 
 const lead: Record<string, string> = {
   de: 'Tage',

@@ -3,7 +3,7 @@ import Papa from 'papaparse'
 import { Problem, stopIfCancelled } from '../../problem'
 import type { Encoding } from './decode-text'
 import { findHeading } from './find-heading'
-import { splitBytes, type CellEdges, type Room } from '../bytes/split-bytes'
+import { splitBytes, type CellEdges, type EdgeArrays } from '../bytes/split-bytes'
 import { splitRows } from './split-rows'
 import { isBlank } from '../../notation'
 import {
@@ -130,7 +130,7 @@ export async function* readBlocks(
   file: FileSource,
   form: BlockForm,
   signal?: AbortSignal,
-): AsyncGenerator<BlockStep, void, Room | null | undefined> {
+): AsyncGenerator<BlockStep, void, EdgeArrays | null | undefined> {
   let at = await afterMark(file)
   let size = byteBlock
   const readNext = () => {
@@ -140,7 +140,7 @@ export async function* readBlocks(
   }
   let row = 1
   let left = new Uint8Array(0)
-  let spare: Room | null = null
+  let spare: EdgeArrays | null = null
   for (let next = readNext(); ;) {
     stopIfCancelled(signal)
     const bytes = joined(left, new Uint8Array(await next))

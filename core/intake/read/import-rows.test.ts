@@ -205,6 +205,10 @@ test.each(['bytes', 'text'])('a row without an end is refused with its number, r
   const text = `Item ID,Title,Price\r\n1,Herb trough,2.00\r\n"${'and so on, '.repeat(2_500_000)}`
   const opened = await openFile(new File([text], 'endless.csv'))
   const { byteRows, ...plain } = opened
-  const run = importRows(lane === 'bytes' ? { ...plain, byteRows } : plain, { ...proposeMapping(opened, now).mapping, market: 'M', currency: 'EUR' })
+  const run = importRows(lane === 'bytes' ? { ...plain, byteRows } : plain, {
+    ...proposeMapping(opened, now).mapping,
+    market: 'M',
+    currency: 'EUR',
+  })
   await expect(run).rejects.toMatchObject({ code: 'row-too-long', details: { row: 3, megabytes: 16 } })
-}) // prettier-ignore
+})

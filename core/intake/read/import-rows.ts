@@ -2,7 +2,7 @@ import { calendarDay } from '../../identity'
 import type { RowRecord, Table } from '../../tables'
 import type { OpenedFile } from '../open/opened-file'
 import type { Mapping } from '../mapping'
-import { rowReader, type ReadRow } from './read-record'
+import { recordReader, type ReadRow } from './read-record'
 import type { RejectedRow } from '../rejected-rows'
 import { recordKind } from '../../records'
 import { isForBytes, type CloserLook } from '../bytes/import-bytes'
@@ -52,10 +52,10 @@ export async function importRows(
   options: ImportOptions = {},
 ): Promise<ImportResult> {
   const { signal, onProgress, pause, onSegment, segmentRows = 50_000 } = options
-  const read = rowReader(mapping)
+  const read = recordReader(mapping)
   const days = new DaySense()
   const steps = mapping.columns.some((c) => c.as === 'field' && c.field === 'tierFrom') ? new OfferSteps() : null
-  const { isBy, dayField = 'day' } = recordKind(mapping.kind)
+  const { dayMeans, dayField = 'day' } = recordKind(mapping.kind)
   const result: ImportResult = {
     table: { rows: 0, columns: {} },
     segments: [],
@@ -110,7 +110,7 @@ export async function importRows(
   for (const record of steps?.records() ?? []) lane.add(record)
   result.table = lane.finish()
   if (result.table.rows > 0 || result.segments.length === 0) result.segments.push(result.table.rows)
-  if (isBy) result.capturedOn = Math.max(result.capturedOn, isBy === 'period' ? days.periodEnd : days.last)
+  if (dayMeans) result.capturedOn = Math.max(result.capturedOn, dayMeans === 'period' ? days.periodEnd : days.last)
   return result
 }
 

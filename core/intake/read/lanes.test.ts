@@ -26,20 +26,37 @@ const row = fc.tuple(...Object.values(cells))
 test('from bytes or from text: the same records, the same refusals, the same doubts', async () => {
   const columns = fc.subarray(headings.slice(3), { minLength: 1 }).map((some) => [...headings.slice(0, 3), ...some])
   await fc.assert(
-    fc.asyncProperty(fc.array(row, { minLength: 3, maxLength: 30 }), columns, fc.constantFrom('\n', '\r\n'), fc.boolean(), fc.constantFrom('', 'x"y,"z" w,3\n'), async (rows, names, newline, quotes, broken) => {
-      const table = rows.map((r) => names.map((n) => r[headings.indexOf(n)] ?? ''))
-      const text = Papa.unparse([names, ['id0', 'A plain row', '3.20', ...names.slice(3).map(() => '')], ...table], { newline, quotes }) + newline + broken
-      const file = await openFile(new File([text], 'x.csv'))
-      const mapping = { ...proposeMapping(file, Date.UTC(2026, 11, 1), { recogniser }).mapping, market: 'Marrowgate', currency: 'EUR' }
-      if (mapping.kind === 'offers') return
-      const { byteRows, ...plain } = file
-      expect(byteRows).toBeDefined()
-      const [ours, theirs] = [await importRows(file, mapping), await importRows(plain, mapping)]
-      const shown = (r: typeof ours) => ({ ...r, table: exportedColumns([r.table], mapping.kind) })
-      expect(shown(ours)).toEqual(shown(theirs))
-    }),
+    fc.asyncProperty(
+      fc.array(row, { minLength: 3, maxLength: 30 }),
+      columns,
+      fc.constantFrom('\n', '\r\n'),
+      fc.boolean(),
+      fc.constantFrom('', 'x"y,"z" w,3\n'),
+      async (rows, names, newline, quotes, broken) => {
+        const table = rows.map((r) => names.map((n) => r[headings.indexOf(n)] ?? ''))
+        const text =
+          Papa.unparse([names, ['id0', 'A plain row', '3.20', ...names.slice(3).map(() => '')], ...table], {
+            newline,
+            quotes,
+          }) +
+          newline +
+          broken
+        const file = await openFile(new File([text], 'x.csv'))
+        const mapping = {
+          ...proposeMapping(file, Date.UTC(2026, 11, 1), { recogniser }).mapping,
+          market: 'Marrowgate',
+          currency: 'EUR',
+        }
+        if (mapping.kind === 'offers') return
+        const { byteRows, ...plain } = file
+        expect(byteRows).toBeDefined()
+        const [ours, theirs] = [await importRows(file, mapping), await importRows(plain, mapping)]
+        const shown = (r: typeof ours) => ({ ...r, table: exportedColumns([r.table], mapping.kind) })
+        expect(shown(ours)).toEqual(shown(theirs))
+      },
+    ),
     { numRuns: 300 },
-  ) // prettier-ignore
+  )
 })
 
 test('segments hold the words of their own rows only', async () => {

@@ -1,7 +1,7 @@
 import type { RowRecord } from '../../tables'
 import type { OpenedFile } from '../open/opened-file'
 import type { Mapping } from '../mapping'
-import { rowReader } from './read-record'
+import { recordReader } from './read-record'
 
 export interface PreviewRow {
   row: number
@@ -20,7 +20,7 @@ export interface Preview {
 
 /** The first rows as a mapping reads them, and how the sample fares under it. */
 export function previewRows(file: OpenedFile, mapping: Mapping, count: number): Preview {
-  const read = rowReader(mapping)
+  const read = recordReader(mapping)
   const rows = file.sample.map(({ row, cells }) => {
     const { record, days, rejected } = read(cells)
     return { row, record, rejected, days: days?.length ?? 0 }

@@ -20,7 +20,7 @@ export interface ReadRow {
 }
 
 /** A function that reads rows under one mapping; made once a file. */
-export function rowReader(mapping: Mapping): (cells: readonly Cell[]) => ReadRow {
+export function recordReader(mapping: Mapping): (cells: readonly Cell[]) => ReadRow {
   const kind = recordKind(mapping.kind)
   const byName = new Map(kind.fields.map((f) => [f.name, f]))
   const columns = mapping.columns.flatMap((use, at) => {

@@ -13,7 +13,11 @@ function tried(gains: readonly (readonly number[])[], row = 0, used: readonly nu
 
 test('the total is that of trying every way, and no column is given twice', () => {
   const gain = fc.oneof(fc.integer({ min: -5, max: 20 }), fc.constant(-Infinity))
-  const table = fc.integer({ min: 1, max: 5 }).chain((columns) => fc.array(fc.array(gain, { minLength: columns, maxLength: columns }), { minLength: 1, maxLength: 5 }))
+  const table = fc
+    .integer({ min: 1, max: 5 })
+    .chain((columns) =>
+      fc.array(fc.array(gain, { minLength: columns, maxLength: columns }), { minLength: 1, maxLength: 5 }),
+    )
   fc.assert(
     fc.property(table, (gains) => {
       const found = bestAssignment(gains)
@@ -24,10 +28,15 @@ test('the total is that of trying every way, and no column is given twice', () =
     }),
     { numRuns: 500 },
   )
-}) // prettier-ignore
+})
 
 test('a worked example: the dearest pair is given up for a better whole', () => {
-  expect(bestAssignment([[9, 8], [8, 1]])).toEqual([1, 0]) // prettier-ignore
+  expect(
+    bestAssignment([
+      [9, 8],
+      [8, 1],
+    ]),
+  ).toEqual([1, 0])
   expect(bestAssignment([[-1, 0]])).toEqual([-1])
   expect(bestAssignment([])).toEqual([])
 })

@@ -98,13 +98,20 @@ export function profileOf(cells: readonly Cell[], styles: ProfileStyles): Column
     percentSign: share((t) => t.endsWith('%')),
     currencySign: share((t) => t.length < 24 && /\d/.test(t) && /[^\d.,\s-]/.test(t) && recogniseCurrency(t) !== null),
     day: share((t, i) => typeof filled[i] === 'string' && parseDay(t, styles.order) !== null),
-    serialDay: ofNumbers((v) => (v >= 36_500 && v <= 62_000) || (v >= 1e9 && v <= 2.2e9) || (v >= 1e12 && v <= 2.2e12) || isDayFigure(v)),
+    serialDay: ofNumbers(
+      (v) => (v >= 36_500 && v <= 62_000) || (v >= 1e9 && v <= 2.2e9) || (v >= 1e12 && v <= 2.2e12) || isDayFigure(v),
+    ),
     gtin: share((t) => /^[\d -]{8,17}$/.test(t) && normaliseGtin(t) !== null),
     currencyCode: share((t) => t.length === 3 && isCurrencyCode(t.toUpperCase())),
     address: share((t) => /^(?:https?:\/\/|www\.|\/\/)\S+$/.test(t) || /^[\w-]+(?:\.[\w-]+)+\/\S*$/.test(t)),
     pictureAddress: share((t) => /\.(?:jpe?g|png|webp|gif|svg|avif)(?:\?\S*)?$/i.test(t)),
     handle: share((t) => /^@[\w.-]+$/.test(t)),
-    lead: share((t) => /^\d{1,3} ?[-–—] ?\d{1,3}$/.test(t) || (t.length < 40 && /^\D{0,12}\d{1,3}\s?(?:[-–—]|to|bis|à|a|tot|do)?\s?\d{0,3}\s?\p{L}{1,14}\.?(?: \p{L}{1,12})?$/u.test(t))),
+    lead: share(
+      (t) =>
+        /^\d{1,3} ?[-–—] ?\d{1,3}$/.test(t) ||
+        (t.length < 40 &&
+          /^\D{0,12}\d{1,3}\s?(?:[-–—]|to|bis|à|a|tot|do)?\s?\d{0,3}\s?\p{L}{1,14}\.?(?: \p{L}{1,12})?$/u.test(t)),
+    ),
     tiers: share((t) => t.includes(':') && tiersFromCell(t) !== null),
     path: share((t) => /\p{L}\s?(?:\/|>|\||»|›)\s?\p{L}/u.test(t) && !t.includes('//')),
     code: share((t) => !t.includes(' ') && t.length <= 40 && /\d/.test(t)),
@@ -120,7 +127,7 @@ export function profileOf(cells: readonly Cell[], styles: ProfileStyles): Column
     lower: share((t) => t === t.toLowerCase()),
     figures,
   }
-} // prettier-ignore
+}
 
 function risingShare(figures: Float64Array): number {
   let rises = 0
@@ -137,8 +144,15 @@ function commonest(values: readonly number[]): number {
 
 /** 20260531 */
 function isDayFigure(v: number): boolean {
-  return Number.isInteger(v) && v > 19_700_101 && v < 21_001_231 && v % 100 >= 1 && v % 100 <= 31 && Math.floor(v / 100) % 100 <= 12
-} // prettier-ignore
+  return (
+    Number.isInteger(v) &&
+    v > 19_700_101 &&
+    v < 21_001_231 &&
+    v % 100 >= 1 &&
+    v % 100 <= 31 &&
+    Math.floor(v / 100) % 100 <= 12
+  )
+}
 
 function figureOf(cell: Cell, style: NumberStyle): number {
   if (typeof cell === 'number') return Number.isFinite(cell) ? cell : NaN

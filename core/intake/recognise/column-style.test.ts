@@ -55,6 +55,14 @@ test.each([
 test('a plain answer is read by what its heading asks, other words are the words they are', () => {
   const style = { ...file, yes: 'restricted' as const }
   const said = (cell: string) => readValue(cell, 'text', style).value
-  expect(['yes', 'No', 'ja', 'nein', 'oui', 'FALSE', 'ask first'].map(said)).toEqual(['restricted', 'not restricted', 'restricted', 'not restricted', 'restricted', 'not restricted', 'ask first']) // prettier-ignore
+  expect(['yes', 'No', 'ja', 'nein', 'oui', 'FALSE', 'ask first'].map(said)).toEqual([
+    'restricted',
+    'not restricted',
+    'restricted',
+    'not restricted',
+    'restricted',
+    'not restricted',
+    'ask first',
+  ])
   expect(readValue('yes', 'text', { ...style, yes: undefined }).value).toBe('yes')
 })

@@ -44,7 +44,12 @@ export function styleVotes(cells: readonly Cell[]): StyleVotes {
 }
 
 /** The style of a column, from its heading and all cells of the sample together. */
-export function columnStyle(headingText: string, cells: readonly Cell[], votes: StyleVotes, file: { number: NumberStyle; order: DateOrder }): StyleGuess {
+export function columnStyle(
+  headingText: string,
+  cells: readonly Cell[],
+  votes: StyleVotes,
+  file: { number: NumberStyle; order: DateOrder },
+): StyleGuess {
   const texts = shortTexts(cells)
   const style: ColumnStyle = {}
   const number = styleOfVotes([votes.number])
@@ -60,17 +65,23 @@ export function columnStyle(headingText: string, cells: readonly Cell[], votes: 
   if (yes) style.yes = yes
   const doubtful = sure ? undefined : figures.find((v) => Math.abs(v) > 1)
   return { style, ratioDoubt: doubtful === undefined ? null : String(doubtful) }
-} // prettier-ignore
+}
 
 /** A column of plain answers, by what its heading asks. */
 function askedBy(headingText: string, texts: readonly string[]): ColumnStyle['yes'] | null {
   if (texts.length === 0 || !texts.every((t) => isOneOf('yesNo', fold(t.trim())))) return null
   const heading = fold(headingText.slice(0, 200))
   if (/(?:not|un)[ -]?(?:restrict|gated)/.test(heading)) return 'allowed'
-  if (/restrict|restrei|restring|gated|gating|forbid|banned|block|gesperrt|sperre|verbot|interdit|prohib|vietat|limitat|beperk|zakazan|ograniczon|proibid|restrit/.test(heading))
+  if (
+    /restrict|restrei|restring|gated|gating|forbid|banned|block|gesperrt|sperre|verbot|interdit|prohib|vietat|limitat|beperk|zakazan|ograniczon|proibid|restrit/.test(
+      heading,
+    )
+  )
     return 'restricted'
-  return /allow|may|can|eligib|erlaubt|zulassig|darf|autoris|permi|consentit|toegestaan|mag|dozwolon/.test(heading) ? 'allowed' : null
-} // prettier-ignore
+  return /allow|may|can|eligib|erlaubt|zulassig|darf|autoris|permi|consentit|toegestaan|mag|dozwolon/.test(heading)
+    ? 'allowed'
+    : null
+}
 
 function shortTexts(cells: readonly Cell[]): string[] {
   return cells.filter((c): c is string => typeof c === 'string' && c.length <= 40 && !isBlank(c))
@@ -91,16 +102,23 @@ const share = (figures: readonly number[], test: (v: number) => boolean) =>
 /** Most figures must be such days, so that a lone typing error decides nothing. */
 function daysOf(figures: readonly number[]): ColumnStyle['days'] | null {
   if (share(figures, (v) => v >= 20_000 && v <= 80_000) > 0.9) return 'serial'
-  if (share(figures, (v) => v >= 3e8 && v <= 4e9) > 0.9 && share(figures, (v) => v > 19_000_101 && v < 21_001_232) < 0.5)
+  if (
+    share(figures, (v) => v >= 3e8 && v <= 4e9) > 0.9 &&
+    share(figures, (v) => v > 19_000_101 && v < 21_001_232) < 0.5
+  )
     return 'seconds'
   return share(figures, (v) => v >= 3e11 && v <= 4e12) > 0.9 ? 'milliseconds' : null
-} // prettier-ignore
+}
 
 /**
  * Percent or share. A heading that says which is believed, then signs of percent in the cells. Else shares are at most 1 and have
  * digits behind the mark; whole figures above 2 are percent; what lies between is doubtful.
  */
-function ratioOf(headingText: string, texts: readonly string[], figures: readonly number[]): { ratio: ColumnStyle['ratio'] | null; sure: boolean } {
+function ratioOf(
+  headingText: string,
+  texts: readonly string[],
+  figures: readonly number[],
+): { ratio: ColumnStyle['ratio'] | null; sure: boolean } {
   if (figures.length === 0) return { ratio: null, sure: true }
   const heading = readHeading(headingText)
   if (heading.percent) return { ratio: 'percent', sure: true }
@@ -111,4 +129,4 @@ function ratioOf(headingText: string, texts: readonly string[], figures: readonl
   if (greatest <= 1) return { ratio: 'share', sure: whole < 1 || greatest === 0 }
   if (greatest > 20 || (whole === 1 && greatest >= 5)) return { ratio: 'percent', sure: true }
   return { ratio: whole > 0.8 ? 'percent' : 'share', sure: false }
-} // prettier-ignore
+}

@@ -20,7 +20,9 @@ export function guessKind(kind: RecordKind, columns: readonly SeenColumn[], styl
   const fields = kind.fields.filter((f) => !special.fields.includes(f.name))
   const said = columns.map((c) => learnedUse(styles.learned ?? null, kind.name, c.text, c.holds))
   const gains = fields.map((field) =>
-    columns.map((column, at) => (special.uses.has(at) ? -Infinity : saidGain(said[at] ?? null, field, gainOf(kind, field, column)))),
+    columns.map((column, at) =>
+      special.uses.has(at) ? -Infinity : saidGain(said[at] ?? null, field, gainOf(kind, field, column)),
+    ),
   )
   const taken = bestAssignment(gains)
   const uses: ColumnUse[] = columns.map((_, at) => special.uses.get(at) ?? { as: 'unused' })
@@ -36,7 +38,15 @@ export function guessKind(kind: RecordKind, columns: readonly SeenColumn[], styl
   if (kind.name === 'offers' && !found.has('price') && !found.has('tiers')) missing.push('price')
   const strangers = columns.filter((c, at) => uses[at]?.as === 'unused' && Math.max(0, ...c.fits.values()) > 0.75)
   const unused = columns.filter((c, at) => uses[at]?.as === 'unused' && c.profile.filled > 0)
-  const score = total - owed + special.gain + (usual[kind.name] ?? 0) + rowNames(kind, columns, uses) - missing.length * missingCost - strangers.length * strangerCost - unused.length * unusedCost
+  const score =
+    total -
+    owed +
+    special.gain +
+    (usual[kind.name] ?? 0) +
+    rowNames(kind, columns, uses) -
+    missing.length * missingCost -
+    strangers.length * strangerCost -
+    unused.length * unusedCost
   const guesses = uses.map((use, at): ColumnGuess => {
     if (said[at] && JSON.stringify(said[at]) === JSON.stringify(use)) return { use, surety: 'said' }
     if (use.as !== 'field') return { use, surety: use.as === 'unused' ? 'none' : 'sure' }
@@ -50,8 +60,14 @@ export function guessKind(kind: RecordKind, columns: readonly SeenColumn[], styl
     }
     return { use, surety: suretyOf(evidence), evidence }
   })
-  return { kind: kind.name, columns: guesses, score: total + special.gain > 0 ? score : -Infinity, missing: [...new Set(missing)], leftOut: leftOut(kind, found, columns, uses) }
-} // prettier-ignore
+  return {
+    kind: kind.name,
+    columns: guesses,
+    score: total + special.gain > 0 ? score : -Infinity,
+    missing: [...new Set(missing)],
+    leftOut: leftOut(kind, found, columns, uses),
+  }
+}
 
 const saidBonus = 50
 
@@ -148,17 +164,20 @@ function windowHint(kind: RecordKind, field: Field, window: number | null): numb
   if (field.window !== undefined) return window === null ? -1.5 : window === field.window ? 2.5 : -Infinity
   // what a store sold without a word of a window is what it sold in all
   if (window === null) return kind.name === 'stores' && field.name === 'units' ? -1.2 : 0
-  if ((field.name === 'units' || field.name === 'revenue' || field.name === 'searches') && kind.hasWindow) return window === 30 ? 1 : 0.5
+  if ((field.name === 'units' || field.name === 'revenue' || field.name === 'searches') && kind.hasWindow)
+    return window === 30 ? 1 : 0.5
   if (['unitsTotal', 'reviews', 'stock', 'feedback'].includes(field.name)) return -2.5
   return field.type === 'count' || field.type === 'money' ? -0.5 : 0
-} // prettier-ignore
+}
 
 function unitHint(field: Field, { heading, profile }: SeenColumn): number {
   let hint = 0
-  if (heading.percent || profile.percentSign > 0.5) hint += field.type === 'ratio' ? 1.5 : field.type === 'money' || field.type === 'count' ? -3 : 0
-  if (heading.currency !== null) hint += field.type === 'money' ? 1 : field.type === 'count' || field.type === 'ratio' ? -2.5 : 0
+  if (heading.percent || profile.percentSign > 0.5)
+    hint += field.type === 'ratio' ? 1.5 : field.type === 'money' || field.type === 'count' ? -3 : 0
+  if (heading.currency !== null)
+    hint += field.type === 'money' ? 1 : field.type === 'count' || field.type === 'ratio' ? -2.5 : 0
   return hint
-} // prettier-ignore
+}
 
 function sumHint(field: Field, { sum }: SeenColumn): number {
   return sum === null ? 0 : (sumHints[sum][field.name] ?? 0)

@@ -44,7 +44,9 @@ function unit(days: number, words: string): Record<string, number> {
 export function readHeading(text: string): Heading {
   const short = text.slice(0, 200).normalize('NFKC')
   const currency = currencyIn(short)
-  const percent = /%|(?<![a-z])pct(?![a-z])|percent|prozent|pourcent|porcentaje|percentual|procent/i.test(short) || /[a-z]Pct/.test(short)
+  const percent =
+    /%|(?<![a-z])pct(?![a-z])|percent|prozent|pourcent|porcentaje|percentual|procent/i.test(short) ||
+    /[a-z]Pct/.test(short)
   const spaced = short
     .replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2')
     .replace(/(\p{Lu})(\p{Lu}\p{Ll})/gu, '$1 $2')
@@ -52,11 +54,26 @@ export function readHeading(text: string): Heading {
     .replace(/(\d)(\p{L})/gu, '$1 $2')
     .replace(/#/g, ' nr ')
     .replace(/%/g, ' pct ')
-  const words = joinLetters(fold(spaced).split(/[^\p{L}\p{N}]+/u).filter((w) => w !== '' && !(currency && isCode(w, currency))))
+  const words = joinLetters(
+    fold(spaced)
+      .split(/[^\p{L}\p{N}]+/u)
+      .filter((w) => w !== '' && !(currency && isCode(w, currency))),
+  )
   const { window, left } = windowIn(words)
   const plain = left.filter((w) => !/^\d+$/.test(w)).flatMap(inParts)
-  return { words: plain, joined: plain.join(''), window, currency, percent, useless: nothing.test(fold(spaced).replace(/[^\p{L}\p{N}]+/gu, ' ').trim()) }
-} // prettier-ignore
+  return {
+    words: plain,
+    joined: plain.join(''),
+    window,
+    currency,
+    percent,
+    useless: nothing.test(
+      fold(spaced)
+        .replace(/[^\p{L}\p{N}]+/gu, ' ')
+        .trim(),
+    ),
+  }
+}
 
 // eslint-disable-next-line no-control-regex -- ASCII begins with control characters
 const isAscii = /^[\x00-\x7f]*$/
@@ -87,12 +104,13 @@ function currencyIn(text: string): string | null {
   const parts = text.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2').split(/[^\p{L}]+/u)
   const shouts = text === text.toUpperCase()
   for (const part of parts) {
-    const isCodeLike = part.length === 3 && (commonCodes.has(part.toLowerCase()) || (!shouts && part === part.toUpperCase()))
+    const isCodeLike =
+      part.length === 3 && (commonCodes.has(part.toLowerCase()) || (!shouts && part === part.toUpperCase()))
     if (isCodeLike && isCurrencyCode(part.toUpperCase())) return part.toUpperCase()
   }
   const sign = /\p{Sc}|zł|Kč/u.test(text) ? recogniseCurrency(text) : null
   return sign?.sure ? sign.currency : null
-} // prettier-ignore
+}
 
 /** Letters that stand alone in a row are one word: 'P.V.P.' is 'pvp'. */
 function joinLetters(words: string[]): string[] {

@@ -23,7 +23,7 @@ const about = {
   file: 'a.csv',
 }
 const learn = (final: Partial<Mapping>, before = nothingLearned) =>
-  learnFrom(before, about, { proposed, guess: proposed.columns, final: { ...proposed, ...final } }) // prettier-ignore
+  learnFrom(before, about, { proposed, guess: proposed.columns, final: { ...proposed, ...final } })
 
 test('nothing that was only guessed is learned', () => {
   expect(learn({})).toEqual(nothingLearned)
@@ -31,11 +31,13 @@ test('nothing that was only guessed is learned', () => {
 
 test('only the column that was changed is learned, by heading and what it holds', () => {
   const learned = learn({ columns: [field('id'), field('stock'), field('price')] })
-  expect(learned.columns).toEqual([{ kind: 'listings', heading: 'qty', shown: 'Qty 30d', holds: 'figures', use: field('stock') }])
+  expect(learned.columns).toEqual([
+    { kind: 'listings', heading: 'qty', shown: 'Qty 30d', holds: 'figures', use: field('stock') },
+  ])
   expect(learnedUse(learned, 'listings', 'QTY (30 days)', 'figures')).toEqual(field('stock'))
   expect(learnedUse(learned, 'listings', 'Qty', 'words')).toBeNull()
   expect(learnedUse(learned, 'orders', 'Qty', 'figures')).toBeNull()
-}) // prettier-ignore
+})
 
 test('the last word counts, and can be taken back', () => {
   const first = learn({ columns: [field('id'), field('stock'), field('price')] })

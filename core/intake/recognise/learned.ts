@@ -18,7 +18,9 @@ export interface LearnedColumn {
 }
 
 /** What the seller answered for files of one shape; only what was answered. */
-export type FileAnswers = Partial<Pick<Mapping, 'kind' | 'market' | 'supplier' | 'currency' | 'number' | 'order' | 'windowDays' | 'said'>> & { file: string } // prettier-ignore
+export type FileAnswers = Partial<
+  Pick<Mapping, 'kind' | 'market' | 'supplier' | 'currency' | 'number' | 'order' | 'windowDays' | 'said'>
+> & { file: string }
 
 /** All that the intake has learned, from the seller alone: nothing that was only guessed is in it. */
 export interface Learned {
@@ -65,15 +67,19 @@ export function learnFrom(
   const changed = headings.flatMap((shown, at): LearnedColumn[] => {
     const use = final.columns[at]
     if (!use || use.as === 'day' || same(use, guess[at])) return []
-    return [{ kind: final.kind, heading: headingKey(shown), shown: shown.slice(0, 120), holds: holds[at] ?? 'nothing', use }]
+    return [
+      { kind: final.kind, heading: headingKey(shown), shown: shown.slice(0, 120), holds: holds[at] ?? 'nothing', use },
+    ]
   })
-  const isNew = (c: LearnedColumn) => !changed.some((n) => n.kind === c.kind && n.heading === c.heading && n.holds === c.holds)
+  const isNew = (c: LearnedColumn) =>
+    !changed.some((n) => n.kind === c.kind && n.heading === c.heading && n.holds === c.holds)
   const answers = answersOf(proposed, final)
   const shape = shapeOf(headings)
   const known = before.files[shape]
-  const files = Object.keys(answers).length === 0 ? before.files : { ...before.files, [shape]: { ...known, ...answers, file } }
+  const files =
+    Object.keys(answers).length === 0 ? before.files : { ...before.files, [shape]: { ...known, ...answers, file } }
   return { columns: [...before.columns.filter(isNew), ...changed], files }
-} // prettier-ignore
+}
 
 function answersOf(proposed: Mapping, final: Mapping): Partial<FileAnswers> {
   const { from } = recordKind(final.kind)

@@ -46,7 +46,11 @@ export function proposeMapping(file: OpenedFile, now: number, options: ProposeOp
   const order = orderOfVotes([...columns.map((c) => c.votes.order), orderVotes(file.headings)])
   const whole = { number: number.style, order: order.order }
   const styled = columns.map(({ heading, cells, votes }) => columnStyle(heading, cells, votes, whole))
-  const known = applyLearned(learned, file, recogniser.guess(file, { ...whole, learned, styles: styled.map((s) => s.style) }))
+  const known = applyLearned(
+    learned,
+    file,
+    recogniser.guess(file, { ...whole, learned, styles: styled.map((s) => s.style) }),
+  )
   const kinds = known.kinds
   const best = kinds[0] as KindGuess
   const noted = readNotes(file.notes, order.order)
@@ -81,7 +85,7 @@ export function proposeMapping(file: OpenedFile, now: number, options: ProposeOp
     learned: known.places,
     answered: known.answered,
   }
-} // prettier-ignore
+}
 
 /** cells that styles are judged by: all of the sample, but for very wide files */
 const [mostCells, leastRows] = [60_000, 400]
@@ -90,16 +94,20 @@ const [mostCells, leastRows] = [60_000, 400]
 function spreadRows({ sample, headings }: OpenedFile): OpenedFile['sample'] {
   const wanted = Math.max(leastRows, Math.floor(mostCells / Math.max(1, headings.length)))
   const step = sample.length / wanted
-  return step <= 1 ? sample : Array.from({ length: wanted }, (_, i) => sample[Math.floor(i * step)] as (typeof sample)[number])
-} // prettier-ignore
+  return step <= 1
+    ? sample
+    : Array.from({ length: wanted }, (_, i) => sample[Math.floor(i * step)] as (typeof sample)[number])
+}
 
 /** A column that says on which day the file was made, the same on every row. */
 function captureColumn(file: OpenedFile, order: DateOrder): { day: number; why: string } | null {
-  const at = file.headings.findIndex((h) => /\b(?:captured|exported|as of|snapshot|retrieved)\b/.test(readHeading(h).words.join(' ')))
+  const at = file.headings.findIndex((h) =>
+    /\b(?:captured|exported|as of|snapshot|retrieved)\b/.test(readHeading(h).words.join(' ')),
+  )
   const days = new Set(at < 0 ? [] : file.sample.map((r) => parseDay(String(r.cells[at] ?? ''), order)))
   const [day] = days
   return days.size === 1 && typeof day === 'number' ? { day, why: `the column '${file.headings[at]}'` } : null
-} // prettier-ignore
+}
 
 /** For kinds whose rows belong to days, the newest in the sample; a longer file may go on, so the import takes the newest of all rows. */
 function lastDay(
@@ -108,8 +116,8 @@ function lastDay(
   order: DateOrder,
   today: number,
 ): { day: number; why: string } | null {
-  const { isBy, dayField = 'day' } = recordKind(guess.kind)
-  if (!isBy) return null
+  const { dayMeans, dayField = 'day' } = recordKind(guess.kind)
+  if (!dayMeans) return null
   const wide = guess.columns.flatMap(({ use }) => (use.as === 'day' ? [use.day] : []))
   const at = guess.columns.findIndex(({ use }) => use.as === 'field' && use.field === dayField)
   const days = at < 0 ? wide : file.sample.flatMap((r) => parseDay(String(r.cells[at] ?? ''), order) ?? [])
@@ -118,13 +126,15 @@ function lastDay(
 }
 
 function readWindow(file: OpenedFile, guess: KindGuess, period: number | null): { days: number; why: string } {
-  const at = guess.columns.findIndex(({ use }) => use.as === 'field' && (use.field === 'units' || use.field === 'revenue'))
+  const at = guess.columns.findIndex(
+    ({ use }) => use.as === 'field' && (use.field === 'units' || use.field === 'revenue'),
+  )
   const heading = file.headings[at] ?? ''
   const { window } = readHeading(heading)
   if (at >= 0 && window !== null) return { days: window, why: `the heading '${heading}'` }
   if (period !== null) return { days: period, why: 'the period in the file' }
   return { days: 30, why: 'assumed: the file does not say' }
-} // prettier-ignore
+}
 
 /** The currency of the file: of the heading of what it lives on first, then of any heading, the lines above, and the amounts. */
 function findCurrency(file: OpenedFile, guess: KindGuess): FoundFileCurrency {
@@ -152,14 +162,24 @@ function findCurrency(file: OpenedFile, guess: KindGuess): FoundFileCurrency {
 }
 
 /** A row has one currency: amounts whose heading names another are left aside and told of, since adding them would be wrong. */
-function splitByCurrency(file: OpenedFile, guess: KindGuess, currency: string | null): { columns: ColumnUse[]; aside: string[] } {
-  const money = new Set(recordKind(guess.kind).fields.filter((f) => f.type === 'money').map((f) => f.name))
+function splitByCurrency(
+  file: OpenedFile,
+  guess: KindGuess,
+  currency: string | null,
+): { columns: ColumnUse[]; aside: string[] } {
+  const money = new Set(
+    recordKind(guess.kind)
+      .fields.filter((f) => f.type === 'money')
+      .map((f) => f.name),
+  )
   const aside: string[] = []
   const columns = guess.columns.map(({ use }, at): ColumnUse => {
     const named = use.as === 'field' && money.has(use.field) ? readHeading(file.headings[at] ?? '').currency : null
     if (named === null || currency === null || named === currency) return use
-    aside.push(`'${file.headings[at]}' is in ${named}, the other amounts in ${currency}: it is left aside, as a row has one currency.`)
+    aside.push(
+      `'${file.headings[at]}' is in ${named}, the other amounts in ${currency}: it is left aside, as a row has one currency.`,
+    )
     return { as: 'unused' }
   })
   return { columns, aside }
-} // prettier-ignore
+}

@@ -15,9 +15,11 @@ test('market and currency are asked for until they are said, or a column says th
   expect(asked(p)).toEqual(['currency', 'market'])
   expect(asked(p, { market: 'Marrowgate' })).toEqual(['currency'])
   expect(asked(p, { market: 'Marrowgate', currency: 'EUR' })).toEqual([])
-  const said = await propose('Market,Item ID,Title,Seller,Price,Currency\nM,A1,Bell,Wren,3.50,EUR\nM,A2,Lead,Tern,9.00,EUR\n')
+  const said = await propose(
+    'Market,Item ID,Title,Seller,Price,Currency\nM,A1,Bell,Wren,3.50,EUR\nM,A2,Lead,Tern,9.00,EUR\n',
+  )
   expect(asked(said)).toEqual([])
-}) // prettier-ignore
+})
 
 test('a supplier is asked for where offers are meant', async () => {
   const p = await propose(
@@ -50,7 +52,9 @@ test('a day to come is asked about, and the window ends with the last day that i
 })
 
 test('where two kinds fit nearly as well, the kind is asked', async () => {
-  const p = await propose('10001;Bell brass;4,50\n10002;Lead red;9,00\n10003;Mat blue;12,00\n10004;Clock oak;3,20\n10005;Train wood;8,00\n10006;Knife oak;7,50\n') // prettier-ignore
+  const p = await propose(
+    '10001;Bell brass;4,50\n10002;Lead red;9,00\n10003;Mat blue;12,00\n10004;Clock oak;3,20\n10005;Train wood;8,00\n10006;Knife oak;7,50\n',
+  )
   const near = p.kinds[0]!.score - p.kinds[1]!.score
   expect(p.questions.some((q) => q.id === 'kind')).toBe(near < 0.5)
 })

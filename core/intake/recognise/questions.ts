@@ -118,7 +118,12 @@ function hasMoney({ kind, columns }: Mapping): boolean {
 }
 
 /** A day of the sample that lies after today. */
-function laterDay(file: OpenedFile, at: number, now: number, order: 'dmy' | 'mdy'): { row: number; day: number } | null {
+function laterDay(
+  file: OpenedFile,
+  at: number,
+  now: number,
+  order: 'dmy' | 'mdy',
+): { row: number; day: number } | null {
   if (holdingOf(file.sample.slice(0, 30).map((r) => r.cells[at] ?? null)) !== 'days') return null
   let days = 0
   let later: { row: number; day: number } | null = null
@@ -130,7 +135,7 @@ function laterDay(file: OpenedFile, at: number, now: number, order: 'dmy' | 'mdy
     if (day > now + 1) later ??= { row, day }
   }
   return days > file.sample.length * 0.5 ? later : null
-} // prettier-ignore
+}
 
 function kindQuestion(kinds: readonly KindGuess[]): Question {
   return {

@@ -14,39 +14,50 @@ const uses = (p: ReturnType<typeof proposeMapping>) =>
 const propose = async (text: string, learned = nothingLearned) =>
   proposeMapping(await open(text), now, { recogniser, learned })
 
-test.each(['the half that was tuned on', 'the half kept aside'])('%s is known as docs/estimates.md says', async (half) => {
-  const scores: FileScore[] = []
-  for (const file of readCorpus().filter((f) => f.aside === half.includes('aside'))) {
-    const { name, bytes } = await buildFile(file)
-    const opened = await openFile(new File([bytes as Uint8Array<ArrayBuffer>], name))
-    scores.push(scoreFile(file, opened, proposeMapping(opened, now, { recogniser }).kinds[0]!))
-  }
-  const { files, kinds, columns, columnsRight, sure, sureWrong, whole } = sumUp(scores)
-  expect(files).toBeGreaterThanOrEqual(80)
-  expect(kinds / files).toBeGreaterThanOrEqual(0.97)
-  expect(columnsRight / columns).toBeGreaterThanOrEqual(0.95)
-  expect(sureWrong / sure).toBeLessThanOrEqual(1 / 200)
-  expect(whole / files).toBeGreaterThanOrEqual(0.8)
-}) // prettier-ignore
+test.each(['the half that was tuned on', 'the half kept aside'])(
+  '%s is known as docs/estimates.md says',
+  async (half) => {
+    const scores: FileScore[] = []
+    for (const file of readCorpus().filter((f) => f.aside === half.includes('aside'))) {
+      const { name, bytes } = await buildFile(file)
+      const opened = await openFile(new File([bytes as Uint8Array<ArrayBuffer>], name))
+      scores.push(scoreFile(file, opened, proposeMapping(opened, now, { recogniser }).kinds[0]!))
+    }
+    const { files, kinds, columns, columnsRight, sure, sureWrong, whole } = sumUp(scores)
+    expect(files).toBeGreaterThanOrEqual(80)
+    expect(kinds / files).toBeGreaterThanOrEqual(0.97)
+    expect(columnsRight / columns).toBeGreaterThanOrEqual(0.95)
+    expect(sureWrong / sure).toBeLessThanOrEqual(1 / 200)
+    expect(whole / files).toBeGreaterThanOrEqual(0.8)
+  },
+)
 
 test('one stray word never decides the kind', async () => {
-  const p = await propose('id,title,store,price,currency,units\nA1,Bell,Wren,3.50,EUR,4\nA2,Lead,Tern,9.00,EUR,1\nA3,Mat,Wren,12.00,EUR,0\n') // prettier-ignore
+  const p = await propose(
+    'id,title,store,price,currency,units\nA1,Bell,Wren,3.50,EUR,4\nA2,Lead,Tern,9.00,EUR,1\nA3,Mat,Wren,12.00,EUR,0\n',
+  )
   expect(p.mapping.kind).toBe('listings')
   expect(uses(p)).toEqual(['id', 'title', 'store', 'price', 'currency', 'units'])
 })
 
 test('a first row of data is no heading, and columns are proposed from their cells', async () => {
-  const rows = Array.from({ length: 20 }, (_, i) => `10${i},Paring knife no ${i} oak,Wren & Co,${(i % 7) + 3}.50,4.${i % 9}`)
+  const rows = Array.from(
+    { length: 20 },
+    (_, i) => `10${i},Paring knife no ${i} oak,Wren & Co,${(i % 7) + 3}.50,4.${i % 9}`,
+  )
   const p = await propose(rows.join('\n'))
   expect(uses(p)).toEqual(['id', 'title', 'store', 'price', 'rating'])
   expect(p.kinds[0]?.columns.every((c) => c.surety !== 'sure')).toBe(true)
-}) // prettier-ignore
+})
 
 test('what sums between columns say goes before what a heading leaves open', async () => {
-  const rows = Array.from({ length: 15 }, (_, i) => `A${i},Bell ${i},${i + 2}.50,${(i % 5) + 2},${((i + 2.5) * ((i % 5) + 2)).toFixed(2)}`)
+  const rows = Array.from(
+    { length: 15 },
+    (_, i) => `A${i},Bell ${i},${i + 2}.50,${(i % 5) + 2},${((i + 2.5) * ((i % 5) + 2)).toFixed(2)}`,
+  )
   const p = await propose(`Item,Name,Ventas A,Ventas B,Ventas C\n${rows.join('\n')}`)
   expect(uses(p)[4]).toBe('revenue')
-}) // prettier-ignore
+})
 
 test('a heading in two lines, and quantities as columns in other words', async () => {
   const sold = await propose('"Item\nID",Title,Price,"Sales\n30 d"\nA1,Bell,3.50,4\nA2,Lead,9.00,1\n')
@@ -62,7 +73,13 @@ test('figures the kind lives on that were left out are told, with the column tha
 })
 
 test('a correction counts for files of another shape, and is no word on their kind', async () => {
-  const said: LearnedColumn = { kind: 'listings', heading: 'mystery', shown: 'Mystery', holds: 'figures', use: { as: 'field', field: 'stock' } } // prettier-ignore
+  const said: LearnedColumn = {
+    kind: 'listings',
+    heading: 'mystery',
+    shown: 'Mystery',
+    holds: 'figures',
+    use: { as: 'field', field: 'stock' },
+  }
   const learned = { columns: [said], files: {} }
   const p = await propose('Ref,Name,Mystery,Price\nA1,Bell,4,3.50\nA2,Lead,17,9.00\n', learned)
   expect(uses(p)).toEqual(['id', 'title', 'stock', 'price'])

@@ -1,7 +1,11 @@
 import { profileOf } from './column-profile'
 import { sumsBetween } from './sums-between'
 
-const styles = { number: { decimal: '.' as const, group: ',' as const }, order: 'dmy' as const, places: { countries: new Set<string>(), languages: new Set<string>() } } // prettier-ignore
+const styles = {
+  number: { decimal: '.' as const, group: ',' as const },
+  order: 'dmy' as const,
+  places: { countries: new Set<string>(), languages: new Set<string>() },
+}
 const price = [4.5, 7.25, 12, 3.99, 20, 8.1]
 const units = [3, 5, 2, 10, 7, 4]
 const profiles = (...columns: number[][]) => columns.map((cells) => profileOf(cells, styles))

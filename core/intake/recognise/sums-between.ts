@@ -14,7 +14,9 @@ const tolerance = 0.012
 
 /** Finds columns that are price × units of two others: figures that agree by rows say what headings do not. */
 export function sumsBetween(profiles: readonly ColumnProfile[]): Sum[] {
-  const numeric = profiles.flatMap((p, i) => (p.numeric > 0.9 && p.filled >= 5 && p.percentSign === 0 && p.max < 1e8 ? [i] : []))
+  const numeric = profiles.flatMap((p, i) =>
+    p.numeric > 0.9 && p.filled >= 5 && p.percentSign === 0 && p.max < 1e8 ? [i] : [],
+  )
   const places = numeric.slice(0, most)
   const found: Sum[] = []
   for (const [n, a] of places.entries())
@@ -28,7 +30,7 @@ export function sumsBetween(profiles: readonly ColumnProfile[]): Sum[] {
         found.push(aIsPrice ? { price: a, units: b, product } : { price: b, units: a, product })
       }
   return found
-} // prettier-ignore
+}
 
 function isProduct(x: Float64Array, y: Float64Array, z: Float64Array): boolean {
   let [right, wrong, telling] = [0, 0, 0]

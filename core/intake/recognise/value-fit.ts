@@ -81,7 +81,16 @@ const texts: Record<string, (p: ColumnProfile) => number> = {
   words: (p) => (p.address > 0.2 ? -5 : p.words >= 4 ? 2 : p.words < 2 ? -2.5 : 0) + 1.2 * p.sentence,
   note: (p) => (p.address > 0.2 ? -5 : p.words >= 2.5 ? 0.8 : 0) + 0.8 * p.sentence,
   category: (p) => -2 * p.sentence,
-  term: (p) => (p.address > 0.2 || p.path > 0.5 ? -4 : p.words > 9 ? -2 : p.lower > 0.9 && p.words > 1.3 ? 1.2 : p.lower < 0.3 ? -1 : 0) - p.code,
+  term: (p) =>
+    (p.address > 0.2 || p.path > 0.5
+      ? -4
+      : p.words > 9
+        ? -2
+        : p.lower > 0.9 && p.words > 1.3
+          ? 1.2
+          : p.lower < 0.3
+            ? -1
+            : 0) - p.code,
   what: (p) => (p.address > 0.2 ? -4 : 0) - listedIn(p),
   store: named,
   supplier: named,
@@ -97,7 +106,7 @@ const texts: Record<string, (p: ColumnProfile) => number> = {
   url: (p) => (p.pictureAddress > 0.5 ? -3 : p.address > 0.5 ? 3 : -5),
   landing: (p) => (p.pictureAddress > 0.5 ? -3 : p.address > 0.5 ? 2.8 : -5),
   promotion: (p) => (p.distinct > 0.6 && p.filled > 8 ? -2 : 0),
-} // prettier-ignore
+}
 
 /** A name of somebody or something: few words, and no code. */
 function named(p: ColumnProfile): number {

@@ -15,8 +15,10 @@ export type HeadingFits = Map<string, number>
 
 /** Words that join others and say little themselves, in all languages. */
 const joining = new Set(
-  'the a of in on per for to and or de la le les du des d l der die das den dem il lo i gli el los las o os as do da dos das van het een w z na po pro par por pour con mit avec en et und y e ed lub ou oder last past letzte letzten derniers dernieres ultimos ultimas ultimi ultime laatste ostatnie del della dell al'.split(' '),
-) // prettier-ignore
+  'the a of in on per for to and or de la le les du des d l der die das den dem il lo i gli el los las o os as do da dos das van het een w z na po pro par por pour con mit avec en et und y e ed lub ou oder last past letzte letzten derniers dernieres ultimos ultimas ultimi ultime laatste ostatnie del della dell al'.split(
+    ' ',
+  ),
+)
 /** Words for "how many": they tell a count from what is counted. */
 const counting = new Set(
   'nr no n num nb nombre number anzahl anz numero liczba aantal count cnt ct qty avg pct total'.split(' '),
@@ -71,7 +73,10 @@ export class Vocabulary {
    *
    * @param spoken how much each language is spoken in the file, 0 to 1
    */
-  fits({ words, joined }: Heading, spoken: Partial<Record<Language, number>> = {}): { fits: HeadingFits; by: Map<Language, number> } {
+  fits(
+    { words, joined }: Heading,
+    spoken: Partial<Record<Language, number>> = {},
+  ): { fits: HeadingFits; by: Map<Language, number> } {
     const fits: HeadingFits = new Map()
     const by = new Map<Language, number>()
     const alike = words.map((w) => this.#wordsLike(w))
@@ -89,7 +94,7 @@ export class Vocabulary {
       for (const [word] of list)
         for (const at of this.#of.get(word) ?? []) take(at, (phrase) => this.#score(phrase, words, alike))
     return { fits, by }
-  } // prettier-ignore
+  }
 
   /** Share of the phrase that the heading has, times the share of the heading that the phrase explains. */
   #score({ words, order }: Phrase, heading: readonly string[], alike: readonly [string, number][][]): number {

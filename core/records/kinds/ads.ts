@@ -10,7 +10,7 @@ export const ads: RecordKind = {
   noun: ['advertisement', 'advertisements'],
   row: 'one advertisement that was seen',
   from: 'market',
-  isBy: 'day',
+  dayMeans: 'day',
   dayField: 'lastSeen',
   keys: ['ad'],
   lives: { firstSeen: 'since when it runs', lastSeen: 'whether it still runs', views: 'how often it was seen' },

@@ -12,7 +12,7 @@ export const clips: RecordKind = {
   noun: ['clip or live', 'clips and lives'],
   row: 'one clip or live broadcast about an item',
   from: 'market',
-  isBy: 'day',
+  dayMeans: 'day',
   keys: ['clip'],
   lives: { views: 'how often it was seen', day: 'when it was posted', units: 'what it sold' },
   fields: [

@@ -22,9 +22,12 @@ function feedbackOver(days: number): Field {
       pl: 'opinie, oceny, komentarze',
       pt: 'avaliações, opiniões, feedback',
     },
-    help: days === 365 ? 'Feedback left in a year.' : `Feedback left in ${days} days${days === 30 ? ': none means not really selling' : ''}.`,
+    help:
+      days === 365
+        ? 'Feedback left in a year.'
+        : `Feedback left in ${days} days${days === 30 ? ': none means not really selling' : ''}.`,
   }
-} // prettier-ignore
+}
 
 export const competing: RecordKind = {
   name: 'competing',
@@ -32,7 +35,7 @@ export const competing: RecordKind = {
   noun: ['competing offer', 'competing offers'],
   row: "one seller's offer of one item that several sell",
   from: 'market',
-  isBy: 'day',
+  dayMeans: 'day',
   keys: ['id', 'store'],
   lives: { price: 'what the others ask', store: 'who sells it', delivery: 'prices with delivery' },
   fields: [

@@ -11,7 +11,7 @@ export const feedback: RecordKind = {
   noun: ['feedback', 'feedbacks'],
   row: 'what one buyer said of one purchase',
   from: 'market',
-  isBy: 'day',
+  dayMeans: 'day',
   keys: ['store', 'day', 'words'],
   lives: { rating: 'how well it is liked', day: 'when it was left' },
   fields: [

@@ -11,7 +11,7 @@ export const orders: RecordKind = {
   noun: ['order of your own', 'orders of your own'],
   row: 'one line of one of my own orders',
   from: 'market',
-  isBy: 'day',
+  dayMeans: 'day',
   keys: ['order'],
   lives: { day: 'when it was ordered', units: 'how many were ordered', price: 'what was earned', fees: 'what the market kept' },
   fields: [

@@ -11,7 +11,7 @@ export const sales: RecordKind = {
   noun: ['day or week of sales', 'days or weeks of sales'],
   row: 'one listing on one day or in one week, with the units it sold',
   from: 'market',
-  isBy: 'period',
+  dayMeans: 'period',
   keys: ['id', 'day'],
   lives: { day: 'when it sold', units: 'how much it sells', price: 'how price and sales go together' },
   fields: [

@@ -11,7 +11,7 @@ export const terms: RecordKind = {
   noun: ['search term', 'search terms'],
   row: 'one phrase that buyers search for, with how often',
   from: 'market',
-  isBy: 'period',
+  dayMeans: 'period',
   hasWindow: true,
   keys: ['term', 'day', 'region'],
   lives: { searches: 'how many look for it', competing: 'how crowded it is' },

@@ -15,7 +15,7 @@ import { useScans } from '@/shared/stores/scans'
 import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useTrail } from '@/shared/stores/trail'
-import { useTurn } from '@/shared/stores/turn'
+import { useWriteLock } from '@/shared/stores/write-lock'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
 import { useUndo } from '@/shared/use-undo'
@@ -31,7 +31,7 @@ import TheRow from './TheRow.vue'
 import TheTrail from './TheTrail.vue'
 
 const workspace = useWorkspace()
-const turn = useTurn()
+const writeLock = useWriteLock()
 const settings = useSettings()
 const scans = useScans()
 const sheaf = useSheaf()
@@ -47,7 +47,7 @@ const fatal = ref<string | null>(null)
 const stores = [settings, rules, sheaf, useQuery(), useDrafts(), useLooks(), useTrail(), useJudgements()]
 onMounted(async () => {
   try {
-    await turn.begin()
+    await writeLock.begin()
     await Promise.all(stores.map((s) => s.load()))
     await scans.load()
     await workspace.reload()
@@ -121,7 +121,7 @@ useKeys('Everywhere', [
       </div>
       <div v-else class="stage"><RouterView /></div>
     </main>
-    <FollowBar v-if="turn.role === 'follower'" />
+    <FollowBar v-if="writeLock.role === 'follower'" />
     <SheafStrip v-else />
     <DropAnywhere />
     <CommandPalette v-model:show="palette" />

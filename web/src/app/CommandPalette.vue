@@ -93,7 +93,11 @@ function go(entry: Entry | undefined) {
   entry?.run()
 }
 function pressed(event: KeyboardEvent) {
-  const acts: Record<string, () => void> = { ArrowDown: () => move(1), ArrowUp: () => move(-1), Enter: () => go(found.value[at.value]) } // prettier-ignore
+  const acts: Record<string, () => void> = {
+    ArrowDown: () => move(1),
+    ArrowUp: () => move(-1),
+    Enter: () => go(found.value[at.value]),
+  }
   const act = acts[event.key]
   if (!act) return
   event.preventDefault()

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { useTurn } from '@/shared/stores/turn'
+import { useWriteLock } from '@/shared/stores/write-lock'
 
 /** In place of the sheaf strip while another tab has the workspace. */
-const turn = useTurn()
+const writeLock = useWriteLock()
 </script>
 
 <template>
   <footer class="follow" role="status">
     <b>Another tab has this workspace.</b>
     <span>This one follows along: you can look, not change.</span>
-    <NButton size="small" type="primary" @click="turn.takeOver()">Work here</NButton>
+    <NButton size="small" type="primary" @click="writeLock.takeOver()">Work here</NButton>
   </footer>
 </template>
 

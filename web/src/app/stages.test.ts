@@ -36,7 +36,10 @@ beforeAll(async () => {
   const pinia = createPinia()
   setActivePinia(pinia)
   await go('/today')
-  const mounted: unknown = mount(App, { attachTo: document.body, global: { plugins: [pinia, router], provide: { [servicesKey as symbol]: bench.services } } }) // prettier-ignore
+  const mounted: unknown = mount(App, {
+    attachTo: document.body,
+    global: { plugins: [pinia, router], provide: { [servicesKey as symbol]: bench.services } },
+  })
   app = mounted as VueWrapper
   await shows('Rising', 'Jobs done')
 })

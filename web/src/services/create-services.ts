@@ -25,7 +25,7 @@ export function createServices(): Services {
     intake: channelTo<IntakeMethods>(newIntake(), newIntake),
     opener: channelTo<IntakeMethods>(newIntake(), newIntake),
     scan: channelTo<ScanMethods>(ownWorker(scanAddress)),
-    turnTools: { locks: navigator.locks, channel: new BroadcastChannel('sickle') },
+    lockTools: { locks: navigator.locks, channel: new BroadcastChannel('sickle') },
     journal: localStorage,
     now: () => Date.now(),
     newId: () => crypto.randomUUID(),

@@ -1,6 +1,6 @@
 import { inject, type InjectionKey, type Ref } from 'vue'
 import type { Database } from '@/storage/schema'
-import type { TurnTools } from '@/storage/turn'
+import type { LockTools } from '@/storage/write-lock'
 import type { Channel } from '@/workers/channel'
 import type { EngineMethods } from '@/workers/engine-methods'
 import type { IntakeMethods } from '@/workers/intake-methods'
@@ -17,7 +17,7 @@ export interface Services {
   opener: Channel<IntakeMethods>
   scan: Channel<ScanMethods>
   /** by which several tabs take turns; left out where there is only one */
-  turnTools?: TurnTools
+  lockTools?: LockTools
   /** kept at once and through a reload, for what is still being written; left out where the platform has none */
   journal?: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>
   /** the clock, ms */

@@ -1,6 +1,23 @@
 import type { Item } from '@sickle/core/catalog'
 import { bringAll, testBench } from '@/testing/workbench'
-import { canIGetIt, howItChanges, howPriceTells, isItSelling, isThereRoom, mayIListIt, whatDoesItSellFor, whatDoIMake, whatIsEstimated, whatIsPosted, whenInTheMonth, whenItSells, whichOptions, whichWords, whoSellsIt, willItLast } from './answers' // prettier-ignore
+import {
+  canIGetIt,
+  howItChanges,
+  howPriceTells,
+  isItSelling,
+  isThereRoom,
+  mayIListIt,
+  whatDoesItSellFor,
+  whatDoIMake,
+  whatIsEstimated,
+  whatIsPosted,
+  whenInTheMonth,
+  whenItSells,
+  whichOptions,
+  whichWords,
+  whoSellsIt,
+  willItLast,
+} from './answers'
 import { useWorkspace } from './stores/workspace'
 
 let item: Item
@@ -12,10 +29,14 @@ beforeAll(async () => {
 })
 
 test('what is known is said in sentences made from the figures', async () => {
-  expect(isItSelling(item)).toBe('62 units in 30 days to 1 June 2026, reported. 2 of 2 listings sold (100 %; 95 %: 34 %–100 %); 31.00 units a listing.') // prettier-ignore
+  expect(isItSelling(item)).toBe(
+    '62 units in 30 days to 1 June 2026, reported. 2 of 2 listings sold (100 %; 95 %: 34 %–100 %); 31.00 units a listing.',
+  )
   expect(isThereRoom(item)).toMatch(/^2 sellers; the largest takes 65 % of the units \(concentration 5,42\d\)/)
   expect(canIGetIt(item, 'EUR')).toBe('Landed € 3.20 a pack of 4 from Sill Mill, 5 days at most (same words).')
-  expect(whatDoIMake(item, 'EUR')).toBe('+7.37 (57 %) at the lowest competing price, € 12.90 delivered on Marrowgate. Fees of Marrowgate are assumed ○: 15 % for the market and 3 % for payment, by common practice.') // prettier-ignore
+  expect(whatDoIMake(item, 'EUR')).toBe(
+    '+7.37 (57 %) at the lowest competing price, € 12.90 delivered on Marrowgate. Fees of Marrowgate are assumed ○: 15 % for the market and 3 % for payment, by common practice.',
+  )
   const sellers = await answered.services.engine.call('sellers', ['Marrowgate/A1'])
   expect(whoSellsIt(sellers, 'EUR')).toBe('2 offers, from € 12.90 delivered.')
   const allowed = await answered.services.engine.call('allowed', ['Marrowgate/A3'])
@@ -23,7 +44,18 @@ test('what is known is said in sentences made from the figures', async () => {
 })
 
 test('what is not known is said to be not known, never nought', () => {
-  const bare = { ...item, units: null, life: null, category: null, best: null, profits: [], offer: null, kind: 'digital' as const, listings: [], markets: [] } // prettier-ignore
+  const bare = {
+    ...item,
+    units: null,
+    life: null,
+    category: null,
+    best: null,
+    profits: [],
+    offer: null,
+    kind: 'digital' as const,
+    listings: [],
+    markets: [],
+  }
   expect(isItSelling(bare)).toBe('No sales figures are known for it.')
   expect(willItLast(bare)).toBe('Unclear: no daily or weekly sales are known.')
   expect(whatIsEstimated(bare)).toBe('')
@@ -40,7 +72,12 @@ test('what is not known is said to be not known, never nought', () => {
   expect(whatIsPosted(null)).toBe('Not known: no clips or advertisements were brought in.')
   expect(mayIListIt(null)).toBe('Not known: no list of restricted items was brought in.')
   expect(howPriceTells(null)).toBe('')
-  expect(howItChanges({ change: null, season: null } as never, { start: 0, stepDays: 7, values: new Float64Array(9) } as never)).toBe('Its level shows no clear change. Season unclear: it takes more than two years of figures, 63 days are known.') // prettier-ignore
+  expect(
+    howItChanges(
+      { change: null, season: null } as never,
+      { start: 0, stepDays: 7, values: new Float64Array(9) } as never,
+    ),
+  ).toBe('Its level shows no clear change. Season unclear: it takes more than two years of figures, 63 days are known.')
 })
 
 test('a loss, a restriction and sellers below break-even are named as such', () => {
@@ -49,7 +86,9 @@ test('a loss, a restriction and sellers below break-even are named as such', () 
     '−0.25 (−25 %) at the lowest competing price, € 1.00 delivered on M.',
   )
   const seller = { deliveredE4: 5000, myProfitE4: -1, activity: 'inactive' as const }
-  expect(whoSellsIt([seller, { ...seller, activity: 'selling', myProfitE4: 2 }] as never, 'EUR')).toBe('2 offers, from € 0.50 delivered. Of 2 whose feedback is known, 1 had none in 30 days: not really selling. 1 sells below my break-even: not to be copied.') // prettier-ignore
+  expect(whoSellsIt([seller, { ...seller, activity: 'selling', myProfitE4: 2 }] as never, 'EUR')).toBe(
+    '2 offers, from € 0.50 delivered. Of 2 whose feedback is known, 1 had none in 30 days: not really selling. 1 sells below my break-even: not to be copied.',
+  )
   const because = [{ what: 'Wren', market: 'M', status: 'needs approval' as const, note: null, checked: 20_604 }]
   expect(mayIListIt({ status: 'needs approval', because })).toBe('Only with approval: M, “Wren”, checked 31 May 2026.')
 })

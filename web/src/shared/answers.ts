@@ -49,18 +49,22 @@ export function isItSelling(item: Item): string {
 /** From what units that nobody publishes were estimated. */
 export function howEstimated({ units, low, high, by }: UnpublishedUnits): string {
   const from = { reviews: 'the rise of its reviews', stock: 'falls of its stock', rank: 'its sales rank' }
-  const parts = Object.entries(by).map(([method, e]) => `${from[method as keyof typeof from]} (${count(e.low)} to ${count(e.high)})`)
+  const parts = Object.entries(by).map(
+    ([method, e]) => `${from[method as keyof typeof from]} (${count(e.low)} to ${count(e.high)})`,
+  )
   return `about ${count(units)} units in 30 days, 80 %: ${count(low)} to ${count(high)}, estimated from ${parts.join(' and ')}`
-} // prettier-ignore
+}
 
 /** Which of an item's listings sell by estimate alone; '' where none does. */
 export function whatIsEstimated(item: Item): string {
-  const guessed = item.listings.flatMap((l) => (l.unpublished ? [{ who: l.store ?? l.market, how: l.unpublished }] : []))
+  const guessed = item.listings.flatMap((l) =>
+    l.unpublished ? [{ who: l.store ?? l.market, how: l.unpublished }] : [],
+  )
   const [first] = guessed
   if (!first) return ''
   const more = guessed.length > 1 ? `; ${plural(guessed.length - 1, 'more listing')} likewise` : ''
   return `${first.who} does not show what it sells: ${howEstimated(first.how)}${more}. Such listings are left out of the share that sold.`
-} // prettier-ignore
+}
 
 export function willItLast(item: Item): string {
   const life = item.life
@@ -178,10 +182,11 @@ export function whichOptions(lifts: readonly OptionLift[] | null, { category }: 
   if (sure.length === 0) return 'No option goes with selling beyond chance.'
   const best = [...sure].sort((a, b) => Math.abs(b.lift.difference) - Math.abs(a.lift.difference)).slice(0, 3)
   const says = best.map(
-    (l) => `${l.choice} ${l.option} ${signedPercent(l.lift.difference)} (95 %: ${signedPercent(l.lift.low)} to ${signedPercent(l.lift.high)})`,
+    (l) =>
+      `${l.choice} ${l.option} ${signedPercent(l.lift.difference)} (95 %: ${signedPercent(l.lift.low)} to ${signedPercent(l.lift.high)})`,
   )
   return `Listings that sold in 30 days, against the rest: ${says.join('; ')}. What goes with selling need not cause it.`
-} // prettier-ignore
+}
 
 const monthParts = ['the 1st to 10th', 'the 11th to 20th', 'the 21st on']
 
@@ -203,20 +208,27 @@ export function whoSellsIt(sellers: readonly ItemSeller[], home: string): string
       : idle === 0
         ? ` ${known === 1 ? 'The one' : `All ${count(known)}`} whose feedback is known had some in 30 days.`
         : ` Of ${count(known)} whose feedback is known, ${count(idle)} had none in 30 days: not really selling.`
-  const low = under === 0 ? '' : ` ${count(under)} ${under === 1 ? 'sells' : 'sell'} below my break-even: not to be copied.`
+  const low =
+    under === 0 ? '' : ` ${count(under)} ${under === 1 ? 'sells' : 'sell'} below my break-even: not to be copied.`
   return `${plural(sellers.length, 'offer')}, from ${money(priced[0]?.deliveredE4, home)} delivered.${quiet}${low}`
-} // prettier-ignore
+}
 
 export function whatIsPosted(posted: Posted | null): string {
   if (!posted) return 'Not known: no clips or advertisements were brought in.'
   if (posted.clips + posted.lives + posted.ads === 0) return 'Nothing of what was brought in names it.'
   const clips = `${plural(posted.clips, 'clip')} and ${plural(posted.lives, 'live')} by ${plural(posted.creators, 'creator')}, ${posted.postedFrom === null || posted.postedTo === null ? '' : `${dayInWords(posted.postedFrom)} to ${dayInWords(posted.postedTo)}, `}seen ${count(posted.views)} times`
   const sold = posted.units === null ? '' : `, ${plural(posted.units, 'unit')} through them`
-  const free = posted.paidKnown === 0 ? '' : `; ${count(posted.paidKnown - posted.paid)} of ${count(posted.paidKnown)} without paid reach`
+  const free =
+    posted.paidKnown === 0
+      ? ''
+      : `; ${count(posted.paidKnown - posted.paid)} of ${count(posted.paidKnown)} without paid reach`
   const rate = posted.commission === null ? '' : `; commission ${percent(posted.commission)} on average`
-  const ads = posted.ads === 0 ? '' : ` ${plural(posted.ads, 'advertisement')} by ${plural(posted.advertisers, 'advertiser')}${posted.adsTo === null ? '' : `, last seen ${dayInWords(posted.adsTo)}`}.`
+  const ads =
+    posted.ads === 0
+      ? ''
+      : ` ${plural(posted.ads, 'advertisement')} by ${plural(posted.advertisers, 'advertiser')}${posted.adsTo === null ? '' : `, last seen ${dayInWords(posted.adsTo)}`}.`
   return `${clips}${sold}${free}${rate}.${ads}`
-} // prettier-ignore
+}
 
 export function mayIListIt(allowed: MayList | null): string {
   if (!allowed) return 'Not known: no list of restricted items was brought in.'

@@ -38,10 +38,17 @@ function changeSentence({ change }: Term): string {
   if (change?.ratio == null) return ''
   if (change.against === 'as reported') return `${signedPercent(change.ratio)}, as the market reports.`
   const [low, high] = [change.low ?? -Infinity, change.high ?? Infinity]
-  const sure = low >= riseFrom ? 'Rising' : high <= -riseFrom ? 'Falling' : low > -riseFrom && high < riseFrom ? 'Little changed' : 'No sure change'
+  const sure =
+    low >= riseFrom
+      ? 'Rising'
+      : high <= -riseFrom
+        ? 'Falling'
+        : low > -riseFrom && high < riseFrom
+          ? 'Little changed'
+          : 'No sure change'
   const season = change.against === 'a year before' ? '' : '; its season is not taken out'
   return `${sure}: the last three months ${signedPercent(change.ratio)} against ${change.against} (95 %: ${signedPercent(change.low)} to ${signedPercent(change.high)}${season}).`
-} // prettier-ignore
+}
 
 export function whenIsItSearched({ months, ofMonths }: Term): string {
   if (ofMonths < 12) return `Its year is not known: ${plural(ofMonths, 'month')} of figures.`

@@ -22,19 +22,34 @@ export function useFollow() {
   return {
     /** The items of a category. */
     branchItems: (path: string) =>
-      finds({ kind: 'finds', key: `category:${path}`, label: `Items: ${path.split(' / ').at(-1) ?? path}` }, { categories: [path], sort: { by: 'sellThroughLow', descending: true } }),
+      finds(
+        { kind: 'finds', key: `category:${path}`, label: `Items: ${path.split(' / ').at(-1) ?? path}` },
+        { categories: [path], sort: { by: 'sellThroughLow', descending: true } },
+      ),
     /** The items that sell under a phrase. */
     phraseItems: (phrase: string) =>
-      finds({ kind: 'finds', key: `phrase:${phrase}`, label: `Items: “${phrase}”` }, { phrase, sort: { by: 'units', descending: true } }),
+      finds(
+        { kind: 'finds', key: `phrase:${phrase}`, label: `Items: “${phrase}”` },
+        { phrase, sort: { by: 'units', descending: true } },
+      ),
     /** The items of a category whose titles name a theme. */
     themeItems: (phrase: string, path: string) =>
-      finds({ kind: 'finds', key: `theme:${path}/${phrase}`, label: `Items: “${phrase}”` }, { phrase, categories: [path], sort: { by: 'units', descending: true } }),
+      finds(
+        { kind: 'finds', key: `theme:${path}/${phrase}`, label: `Items: “${phrase}”` },
+        { phrase, categories: [path], sort: { by: 'units', descending: true } },
+      ),
     /** All that a store sells. */
     store: (market: string, store: string) =>
-      finds({ kind: 'store', key: storeKey(market, store), label: store }, { stores: [storeKey(market, store)], sort: { by: 'units', descending: true } }),
+      finds(
+        { kind: 'store', key: storeKey(market, store), label: store },
+        { stores: [storeKey(market, store)], sort: { by: 'units', descending: true } },
+      ),
     /** All that a market sells. */
     market: (market: string) =>
-      finds({ kind: 'finds', key: `market:${market}`, label: `Items: ${market}` }, { markets: [market], sort: { by: 'units', descending: true } }),
+      finds(
+        { kind: 'finds', key: `market:${market}`, label: `Items: ${market}` },
+        { markets: [market], sort: { by: 'units', descending: true } },
+      ),
     /** The Close look in full. */
     async item(key: string, title: string): Promise<void> {
       const to = `/finds/item/${encodeURIComponent(key)}`
@@ -47,4 +62,4 @@ export function useFollow() {
       if (place) await open(place)
     },
   }
-} // prettier-ignore
+}

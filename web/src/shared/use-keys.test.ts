@@ -24,7 +24,12 @@ function press(target: Element, key: string, some: KeyboardEventInit = {}): bool
 let view: ReturnType<typeof mount>
 const show = (bindings: KeyBinding[], isOfList = false) => {
   view = mount(screen(bindings, isOfList), { attachTo: document.body })
-  return { list: view.find('.list').element, inList: view.find('.list button').element, beside: view.find('.beside').element, field: view.find('input').element } // prettier-ignore
+  return {
+    list: view.find('.list').element,
+    inList: view.find('.list button').element,
+    beside: view.find('.beside').element,
+    field: view.find('input').element,
+  }
 }
 afterEach(() => {
   view.unmount()
@@ -33,7 +38,13 @@ afterEach(() => {
 
 test('letters of a list act in the list alone, other keys from the whole page', () => {
   const { list, inList, beside, field } = show([binding('k'), binding('arrowdown')], true)
-  expect([list, inList, beside, field, document.body].map((e) => press(e, 'k'))).toEqual([true, true, false, false, false]) // prettier-ignore
+  expect([list, inList, beside, field, document.body].map((e) => press(e, 'k'))).toEqual([
+    true,
+    true,
+    false,
+    false,
+    false,
+  ])
   expect([list, beside, document.body, field].map((e) => press(e, 'ArrowDown'))).toEqual([true, true, true, false])
 })
 

@@ -12,7 +12,9 @@ export const manifestSchema = record({
 })
 
 const count = () => whole(0, 1e10)
-const cell = mixed().nullable().test('cell', 'is no cell', (v) => v === null || ['string', 'number', 'boolean'].includes(typeof v)) // prettier-ignore
+const cell = mixed()
+  .nullable()
+  .test('cell', 'is no cell', (v) => v === null || ['string', 'number', 'boolean'].includes(typeof v))
 
 /** One import of a backup: its entry in the ledger, and what could not be taken. */
 export const importSchema = record({

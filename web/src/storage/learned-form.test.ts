@@ -10,7 +10,10 @@ test('what was learned comes back as it was', () => {
 
 test('of mappings that an earlier version kept only what nobody can have guessed is taken over', () => {
   const mapping = { kind: 'ads', columns: [{ as: 'unused' }], market: 'Marrowgate', supplier: null, currency: 'USD' }
-  const old = { 'id\u0001title': { headings: ['id', 'title'], mapping }, 'x\u0001y': { headings: [], mapping: { ...mapping, market: null } } } // prettier-ignore
+  const old = {
+    'id\u0001title': { headings: ['id', 'title'], mapping },
+    'x\u0001y': { headings: [], mapping: { ...mapping, market: null } },
+  }
   expect(learnedNow(old)).toEqual({
     columns: [],
     files: { 'id\u0001title': { market: 'Marrowgate', file: 'an earlier file' } },

@@ -119,7 +119,15 @@ test('what version 3 kept is sealed as it stands, and from then on a change is f
   await db.put('columns', { type: 'number', values: Float64Array.of(95_000, NaN) }, ['a', 0, 'price'])
   await db.put('rejects', { headings: ['x'], rejected: [], more: 0, doubts: [] }, 'a')
   await db.put('documents', [mine], 'cuts')
-  await db.put('scans', { id: 's', state: 'paused', pagesDone: 3, taken: 400, rejected: 1, discarded: { without: 2 }, startedAt: 1 }) // prettier-ignore
+  await db.put('scans', {
+    id: 's',
+    state: 'paused',
+    pagesDone: 3,
+    taken: 400,
+    rejected: 1,
+    discarded: { without: 2 },
+    startedAt: 1,
+  })
   await db.put('scanPages', { rows: 1 }, ['s', 0])
   db.close()
   await expectWorkspace('third')
@@ -142,20 +150,38 @@ test('decisions and drafts of version 4 rest one by one afterwards, and what was
   })
   const snapshot = { title: 'Nest box', picture: null, profitE4: 20_000, units: 4, listings: 2 }
   const event = { at: 5, key: 'Marrowgate/A1', action: 'keep', text: 'why', snapshot }
-  const sheaves = { open: 'b', sheaves: [{ id: 'a', name: 'A', events: [event, { ...event, at: 6 }], cursor: 1 }, { id: 'b', name: 'B', events: [], cursor: 0 }] }
+  const sheaves = {
+    open: 'b',
+    sheaves: [
+      { id: 'a', name: 'A', events: [event, { ...event, at: 6 }], cursor: 1 },
+      { id: 'b', name: 'B', events: [], cursor: 0 },
+    ],
+  }
   const put = (name: string, value: unknown) => db.put('documents', sealed(['documents', name], { value }), name)
   await put('sheaves', sheaves)
   await put('judgements', { 'Marrowgate/A1': ['show'] })
-  await put('corrections', { packs: { 'Marrowgate/A1': 2 }, offers: {}, costs: {}, apart: { 'Marrowgate/A2': 'Marrowgate/A1' }, together: {} })
+  await put('corrections', {
+    packs: { 'Marrowgate/A1': 2 },
+    offers: {},
+    costs: {},
+    apart: { 'Marrowgate/A2': 'Marrowgate/A1' },
+    together: {},
+  })
   const drafts = sealed(['documents', 'drafts'], { value: [] })
   await db.put('documents', { ...drafts, value: [{ id: 'changed' }] }, 'drafts')
   db.close()
   const now = await openDatabase('fourth')
   expect(now.version).toBe(databaseVersion)
-  expect(await now.getAllKeys('parts')).toEqual([['sheaves', 'a/0'], ['sheaves', 'a/1']])
+  expect(await now.getAllKeys('parts')).toEqual([
+    ['sheaves', 'a/0'],
+    ['sheaves', 'a/1'],
+  ])
   expect(await readDocument(now, 'sheaves')).toEqual(sheaves)
   expect(await readDocument(now, 'judgements')).toEqual({ 'Marrowgate/A1': ['show'] })
-  expect(await readDocument(now, 'corrections')).toMatchObject({ packs: { 'Marrowgate/A1': 2 }, apart: { 'Marrowgate/A2': 'Marrowgate/A1' } })
+  expect(await readDocument(now, 'corrections')).toMatchObject({
+    packs: { 'Marrowgate/A1': 2 },
+    apart: { 'Marrowgate/A2': 'Marrowgate/A1' },
+  })
   await expect(readDocument(now, 'drafts')).rejects.toMatchObject({ code: 'document-spoilt' })
   now.close()
-}) // prettier-ignore
+})

@@ -34,7 +34,8 @@ async function unpack(file: ArchiveSource, damaged: Fail): Promise<Record<string
   if (file.size === 0) throw damaged('it is no zip, or cut off')
   const entries = await zipEntries(file, (reason) => damaged(`it is no zip, or cut off: ${reason}`))
   const size = [...entries.values()].reduce((n, e) => n + e.bytes, 0)
-  if (size > mostUnpacked) throw new Problem('backup-large', { file: file.name, megabytes: Math.ceil(size / 1e6), limit: mostUnpacked / 1e6 })
+  if (size > mostUnpacked)
+    throw new Problem('backup-large', { file: file.name, megabytes: Math.ceil(size / 1e6), limit: mostUnpacked / 1e6 })
   const files: Record<string, Uint8Array> = Object.create(null) as Record<string, Uint8Array>
   for (const entry of entries.values()) {
     const whole = new Uint8Array(entry.bytes)
@@ -48,7 +49,7 @@ async function unpack(file: ArchiveSource, damaged: Fail): Promise<Record<string
     files[entry.name] = whole
   }
   return files
-} // prettier-ignore
+}
 
 /** Reads a backup and checks all of it. @throws Problem 'backup-damaged', 'backup-large', 'backup-newer' */
 export async function readBackup(source: ArchiveSource): Promise<BackupContent> {

@@ -45,7 +45,26 @@ test.each(columns.map((c) => [c.constructor.name, c] as const))('%s: each change
 })
 
 test('kinds of values differ, whatever they look like', () => {
-  const values = [null, 0, '', '0', false, [], {}, [0], ['0'], { 0: 0 }, [[]], 1, '1', true, new Map([[1, 2]]), [1, 2], Uint8Array.of(1), Int8Array.of(1)] // prettier-ignore
+  const values = [
+    null,
+    0,
+    '',
+    '0',
+    false,
+    [],
+    {},
+    [0],
+    ['0'],
+    { 0: 0 },
+    [[]],
+    1,
+    '1',
+    true,
+    new Map([[1, 2]]),
+    [1, 2],
+    Uint8Array.of(1),
+    Int8Array.of(1),
+  ]
   const seals = values.map((v) => sealOf(place, v))
   expect(new Set(seals).size).toBe(values.length)
 })

@@ -63,10 +63,16 @@ test.each([
   [{ ...rules, stepE4: NaN }, 'step must be a number'],
   [{ ...rules, worth: undefined }, 'worth is missing'],
   [{ ...rules, worth: { name: '', parts: [] } }, 'name of worth is missing'],
-  [{ ...rules, worth: { name: 'x', parts: [{ ...part, one: 0 }] } }, 'part 1 of worth is worth nothing and all at the same value'],
-  [{ ...rules, worth: { name: 'x', parts: [{ ...part, weight: -1 }] } }, 'weight of part 1 of worth must be from 0 to 1000'],
+  [
+    { ...rules, worth: { name: 'x', parts: [{ ...part, one: 0 }] } },
+    'part 1 of worth is worth nothing and all at the same value',
+  ],
+  [
+    { ...rules, worth: { name: 'x', parts: [{ ...part, weight: -1 }] } },
+    'weight of part 1 of worth must be from 0 to 1000',
+  ],
   [{ ...rules, worth: { name: 'x', parts: [{ ...part, must: 1 }] } }, 'must of part 1 of worth must be yes or no'],
   [{ ...rules, colour: 'red' }, 'it has parts that are not known: colour'],
 ])('the rules of money %# are refused: %s', (wrong, reason) => {
   expect(says(firstFault(rulesSchema, wrong))).toBe(reason)
-}) // prettier-ignore
+})

@@ -67,18 +67,56 @@ const put = (key: Key, column: unknown) => db.put('columns', column as RestingCo
 const price: Key = ['a', 0, 'price']
 const ways: [string, () => Promise<unknown>, RegExp][] = [
   ['gone', () => db.delete('columns', price), /“price” of part 1 is gone/],
-  ['cut', async () => put(price, { ...(await at(price)), values: (await at(price)).values.slice(0, 2) }), /was changed/],
-  ['emptied', async () => put(price, { ...(await at(price)), values: (await at(price)).values.slice(0, 0) }), /was changed/],
-  ['made unknown', async () => put(price, { ...(await at(price)), values: new Float64Array(3).fill(NaN) }), /was changed/],
-  ['tenfold', async () => put(price, { ...(await at(price)), values: (await at(price)).values.map((v) => v * 10) }), /was changed/],
-  ['of another length', async () => put(price, { ...(await at(price)), rows: 2 }), /“price” of part 1 has another length/],
-  ['swapped with another column', async () => put(price, await at(['a', 0, 'delivery'])), /“price” of part 1 was changed/],
-  ['swapped with another part', async () => put(['a', 1, 'price'], { ...(await at(price)), rows: 2 }), /“price” of part 2 was changed/],
+  [
+    'cut',
+    async () => put(price, { ...(await at(price)), values: (await at(price)).values.slice(0, 2) }),
+    /was changed/,
+  ],
+  [
+    'emptied',
+    async () => put(price, { ...(await at(price)), values: (await at(price)).values.slice(0, 0) }),
+    /was changed/,
+  ],
+  [
+    'made unknown',
+    async () => put(price, { ...(await at(price)), values: new Float64Array(3).fill(NaN) }),
+    /was changed/,
+  ],
+  [
+    'tenfold',
+    async () => put(price, { ...(await at(price)), values: (await at(price)).values.map((v) => v * 10) }),
+    /was changed/,
+  ],
+  [
+    'of another length',
+    async () => put(price, { ...(await at(price)), rows: 2 }),
+    /“price” of part 1 has another length/,
+  ],
+  [
+    'swapped with another column',
+    async () => put(price, await at(['a', 0, 'delivery'])),
+    /“price” of part 1 was changed/,
+  ],
+  [
+    'swapped with another part',
+    async () => put(['a', 1, 'price'], { ...(await at(price)), rows: 2 }),
+    /“price” of part 2 was changed/,
+  ],
   ['without its sum', async () => put(price, { ...(await at(price)), seal: undefined }), /was changed/],
   ['no column', async () => put(price, 'nothing'), /is gone/],
-  ['one identifier of all', async () => put(['a', 0, 'id'], { ...(await at(['a', 0, 'id'])), codes: new Int16Array(3) }), /“id” of part 1 was changed/],
-  ['a segment', async () => { for (const name of ['id', 'price', 'delivery']) await db.delete('columns', ['a', 1, name]) }, /of part 2 is gone/],
-] // prettier-ignore
+  [
+    'one identifier of all',
+    async () => put(['a', 0, 'id'], { ...(await at(['a', 0, 'id'])), codes: new Int16Array(3) }),
+    /“id” of part 1 was changed/,
+  ],
+  [
+    'a segment',
+    async () => {
+      for (const name of ['id', 'price', 'delivery']) await db.delete('columns', ['a', 1, name])
+    },
+    /of part 2 is gone/,
+  ],
+]
 
 test.each(ways)('a stored column that is %s is named, and its import set aside', async (_, spoil, what) => {
   const kept = await keepImport()
@@ -145,7 +183,13 @@ test.each(Object.entries(documents) as [DocumentName, unknown][])(
 )
 
 test('a document in parts is told of when one of them is changed or gone', async () => {
-  const draft = { key: 'a', at: 1, action: 'keep', text: '', snapshot: { title: 'x', picture: null, profitE4: null, units: 3, listings: 1 } }
+  const draft = {
+    key: 'a',
+    at: 1,
+    action: 'keep',
+    text: '',
+    snapshot: { title: 'x', picture: null, profitE4: null, units: 3, listings: 1 },
+  }
   const value = { open: 'a', sheaves: [{ id: 'a', name: 'A', events: [draft, { ...draft, at: 2 }], cursor: 2 }] }
   const again = () => writeDocument(db, 'sheaves', value)
   await again()
@@ -155,11 +199,14 @@ test('a document in parts is told of when one of them is changed or gone', async
   await expect(readDocument(db, 'sheaves')).rejects.toMatchObject({ code: 'document-spoilt' })
   await again()
   await db.delete('parts', ['sheaves', 'a/0'])
-  await expect(readDocument(db, 'sheaves')).rejects.toMatchObject({ code: 'document-spoilt', details: { what: 'are not all there' } })
+  await expect(readDocument(db, 'sheaves')).rejects.toMatchObject({
+    code: 'document-spoilt',
+    details: { what: 'are not all there' },
+  })
   await setDocumentAside(db, 'sheaves')
   expect(await readDocument(db, 'sheaves')).toBeNull()
   expect(await db.get('parts', ['set aside: sheaves', 'a/1'])).toMatchObject({ value: { at: 2 } })
-}) // prettier-ignore
+})
 
 test('a document that is as it was kept but makes no sense is refused too', async () => {
   for (const name of documentNames) {
@@ -192,7 +239,9 @@ test('a page that was changed at rest is asked for again, and the counts are of 
   expect(await readScan(db, 's1')).toMatchObject({ pagesDone: 2, taken: 6, discarded: { without: 4 } })
   const stored = await db.get('scanPages', ['s1', 1])
   await db.put('scanPages', { ...stored, rows: 2 } as never, ['s1', 1])
-  const walk = async () => { for await (const _ of keptPages(db, 's1')); } // prettier-ignore
+  const walk = async () => {
+    for await (const _ of keptPages(db, 's1'));
+  }
   await expect(walk()).rejects.toMatchObject({ code: 'scan-page-spoilt', details: { page: 2 } })
   await dropSpoiltPages(db, 's1')
   expect([...(await pagesDone(db, 's1'))]).toEqual([0])

@@ -25,14 +25,25 @@ export function inPlace(methods: Record<string, Method>) {
     restart: () => undefined,
   }
 }
-const isFile = (value: unknown) => typeof (value as { slice?: unknown } | null)?.slice === 'function' && !Array.isArray(value) && typeof value !== 'string' // prettier-ignore
+const isFile = (value: unknown) =>
+  typeof (value as { slice?: unknown } | null)?.slice === 'function' &&
+  !Array.isArray(value) &&
+  typeof value !== 'string'
 
 /** A file as the platform hands it over. */
 export function fileOf(name: string, content: string | Uint8Array): File {
   const bytes = typeof content === 'string' ? new TextEncoder().encode(content) : content
   const part = (from: number, to: number) => ({ arrayBuffer: () => Promise.resolve(bytes.slice(from, to).buffer) })
   const stream = () => new ReadableStream({ start: (c) => (c.enqueue(bytes), c.close()) })
-  return { name, size: bytes.length, lastModified: 1, slice: part, stream, arrayBuffer: part(0, bytes.length).arrayBuffer, text: () => Promise.resolve(new TextDecoder().decode(bytes)) } as unknown as File // prettier-ignore
+  return {
+    name,
+    size: bytes.length,
+    lastModified: 1,
+    slice: part,
+    stream,
+    arrayBuffer: part(0, bytes.length).arrayBuffer,
+    text: () => Promise.resolve(new TextDecoder().decode(bytes)),
+  } as unknown as File
 }
 
 export interface TestBench {

@@ -1,8 +1,8 @@
 import { toProblemMessage, type ProblemMessage } from '@sickle/core/problem'
-import { readBlocks, type BlockForm, type BlockStep, roomBuffers, type Room } from '@sickle/core/intake'
+import { readBlocks, type BlockForm, type BlockStep, edgeBuffers, type EdgeArrays } from '@sickle/core/intake'
 
 /** What the intake asks of its helper: a file's blocks, and one more when it has room for one, with edges that it has read. */
-export type ToBlocks = { type: 'begin'; file: File; form: BlockForm } | { type: 'more'; spare: Room | null }
+export type ToBlocks = { type: 'begin'; file: File; form: BlockForm } | { type: 'more'; spare: EdgeArrays | null }
 export type FromBlocks =
   { type: 'step'; step: BlockStep } | { type: 'end' } | { type: 'failed'; problem: ProblemMessage }
 
@@ -15,13 +15,13 @@ self.addEventListener('message', ({ data }: MessageEvent<ToBlocks>) => {
   else turn = turn.then(() => sendNext(data.spare))
 })
 
-async function sendNext(spare: Room | null): Promise<void> {
+async function sendNext(spare: EdgeArrays | null): Promise<void> {
   try {
     const next = await steps?.next(spare)
     if (!next || next.done) return self.postMessage({ type: 'end' } satisfies FromBlocks)
     const step = next.value
     self.postMessage({ type: 'step', step } satisfies FromBlocks, {
-      transfer: 'block' in step ? roomBuffers(step.block.edges) : [],
+      transfer: 'block' in step ? edgeBuffers(step.block.edges) : [],
     })
   } catch (thrown) {
     self.postMessage({

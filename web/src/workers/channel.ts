@@ -99,7 +99,14 @@ export class Channel<M extends Methods> {
   ): Promise<Result<M[K]>> {
     const id = this.#next++
     return new Promise((resolve, reject) => {
-      this.#waiting.set(id, { resolve: resolve as (v: unknown) => void, reject, onProgress })
+      // whatever ends the call, its listener goes with it: a signal may outlive many calls
+      const ended =
+        <V>(settle: (value: V) => void) =>
+        (value: V) => {
+          signal?.removeEventListener('abort', cancel)
+          settle(value)
+        }
+      this.#waiting.set(id, { resolve: ended(resolve as (v: unknown) => void), reject: ended(reject), onProgress })
       const cancel = () => {
         if (!this.#waiting.has(id)) return
         this.#port.postMessage({ type: 'cancel', id })

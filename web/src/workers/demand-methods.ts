@@ -93,7 +93,10 @@ export function demandMethods(engine: () => ItemEngine) {
       },
 
       /** Everything gathered whose name holds what is typed: items, stores, categories, markets and terms. */
-      async named(_: CallContext, typed: string): Promise<NamedThings & { terms: { key: string; phrase: string; market: string }[] }> {
+      async named(
+        _: CallContext,
+        typed: string,
+      ): Promise<NamedThings & { terms: { key: string; phrase: string; market: string }[] }> {
         const [maker, all] = await Promise.all([engine().maker, allTerms()])
         const text = typed.trim().toLowerCase()
         const terms = text === '' ? [] : all.filter((t) => t.phrase.toLowerCase().includes(text)).slice(0, mostNamed)
@@ -101,7 +104,7 @@ export function demandMethods(engine: () => ItemEngine) {
           ...namedThings(typed, { maker, search: engine().finder.search, most: mostNamed }),
           terms: terms.map(({ key, phrase, market }) => ({ key, phrase, market })),
         }
-      }, // prettier-ignore
+      },
 
       async wordings(_: CallContext, first: string, second: string): Promise<Wordings> {
         const maker = await engine().maker

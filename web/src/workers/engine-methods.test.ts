@@ -58,7 +58,10 @@ test('further rows, counts of Cuts and keys are of the same answer', async () =>
   expect(await engine.call('counts', [[emptyQuery, { ...emptyQuery, words: 'hook' }], ['Marrowgate/A1']])).toEqual([
     2, 0,
   ])
-  expect(await engine.call('keys', [{ sort: { by: 'units', descending: true } }, [], 2])).toEqual(['Marrowgate/A1', 'Marrowgate/A3']) // prettier-ignore
+  expect(await engine.call('keys', [{ sort: { by: 'units', descending: true } }, [], 2])).toEqual([
+    'Marrowgate/A1',
+    'Marrowgate/A3',
+  ])
 })
 
 test('items are found by the key of any of their listings', async () => {
@@ -72,7 +75,10 @@ test('items are found by the key of any of their listings', async () => {
 })
 
 test('whether items may be listed, each by the entries that speak of it', async () => {
-  const allowed = (await engine.call('allowedByKey', [['Marrowgate/A1', 'Marrowgate/A3', 'Marrowgate/A5']])) as Map<string, { status: string }> // prettier-ignore
+  const allowed = (await engine.call('allowedByKey', [['Marrowgate/A1', 'Marrowgate/A3', 'Marrowgate/A5']])) as Map<
+    string,
+    { status: string }
+  >
   expect([...allowed].map(([key, may]) => [key, may.status])).toEqual([
     ['Marrowgate/A1', 'allowed'],
     ['Marrowgate/A3', 'restricted'],
@@ -95,10 +101,12 @@ test('everything by name, by its sort', async () => {
       { key: 'Marrowgate/copper bird bath', phrase: 'copper bird bath', market: 'Marrowgate' },
     ],
   })
-  expect(await engine.call('named', ['TERN trow'])).toMatchObject({ stores: [{ market: 'Marrowgate', store: 'Tern & Trowel' }] })
+  expect(await engine.call('named', ['TERN trow'])).toMatchObject({
+    stores: [{ market: 'Marrowgate', store: 'Tern & Trowel' }],
+  })
   expect(await engine.call('named', ['marrow'])).toMatchObject({ markets: ['Marrowgate'], items: [] })
   expect(await engine.call('named', ['  '])).toMatchObject({ items: [], terms: [] })
-}) // prettier-ignore
+})
 
 test('the tree, the terms and what sells under one', async () => {
   const { branches } = (await engine.call('tree', [''])) as { branches: { path: string; items: number }[] }
@@ -106,9 +114,12 @@ test('the tree, the terms and what sells under one', async () => {
   const narrowed = (await engine.call('tree', ['hook'])) as { branches: { path: string; items: number }[] }
   expect(narrowed.branches.find((b) => b.path === 'Garden')?.items).toBe(1)
   expect(await engine.call('terms', ['Marrowgate'])).toMatchObject({ of: 3, markets: ['Marrowgate'] })
-  expect(await engine.call('term', ['Marrowgate/copper bird bath'])).toMatchObject({ of: 1, items: [{ key: 'Marrowgate/A3' }] })
+  expect(await engine.call('term', ['Marrowgate/copper bird bath'])).toMatchObject({
+    of: 1,
+    items: [{ key: 'Marrowgate/A3' }],
+  })
   expect(await engine.call('term', ['nothing'])).toBeNull()
-}) // prettier-ignore
+})
 
 test('the Close look: sellers, words, options, alike, posted, course and response say null where nothing is known', async () => {
   const key = 'Marrowgate/A1'

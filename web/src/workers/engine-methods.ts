@@ -6,9 +6,10 @@ import { demandMethods } from './demand-methods'
 import { EngineState } from './engine-state'
 import type { ItemEngine, Shown } from './item-engine'
 import { lookMethods } from './look-methods'
-import { pause } from './pause'
+import { pauseEvery } from './pause'
 
 const state = new EngineState()
+const pause = pauseEvery(40)
 
 function loaded(): ItemEngine {
   if (!state.engine) throw new Error('nothing is loaded yet')

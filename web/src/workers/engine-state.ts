@@ -19,7 +19,8 @@ import { readSnapshot, snapshotPrint, writeSnapshot } from '../storage/snapshot'
 import type { CallContext } from './channel'
 import { touchedInPlace } from './touched-items'
 import { ItemEngine, summaryOf } from './item-engine'
-import { pause } from './pause'
+import { pauseEvery } from './pause'
+import { seldom } from './seldom'
 
 /** By what figures are worked out, beside what was gathered. */
 export interface Settled {
@@ -238,9 +239,13 @@ export class EngineState {
   }
 }
 
+/** how often a long work lets others in and tells how far it is, ms */
+const turnMs = 40
+const pause = pauseEvery(turnMs)
+
 /** Part of a longer work: what it has done counts for a share of all. */
 function part({ signal, progress }: CallContext, from: number, share: number): WorkOptions {
-  return { signal, pause, onProgress: (done) => progress(from + share * done) }
+  return { signal, pause, onProgress: seldom(turnMs, (done: number) => progress(from + share * done)) }
 }
 
 /** Lists of listings that came in, where they are newer than all lists and sales before and nothing else of listings came or went. */

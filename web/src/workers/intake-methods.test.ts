@@ -31,7 +31,9 @@ test('a file that is cancelled leaves nothing behind', async () => {
   const { proposal } = await intake.call('plan', [file, null, bench.clock.now])
   const stop = AbortSignal.abort()
   const about = { id: 'stopped', now: 6, demo: false }
-  await expect(intake.call('run', [file, null, { ...proposal.mapping, market: 'M' }, about], { signal: stop })).rejects.toMatchObject({ code: 'cancelled' }) // prettier-ignore
+  await expect(
+    intake.call('run', [file, null, { ...proposal.mapping, market: 'M' }, about], { signal: stop }),
+  ).rejects.toMatchObject({ code: 'cancelled' })
   const db = await openDatabase()
   expect((await db.getAllKeys('columns')).filter(([id]) => id === 'stopped')).toEqual([])
   expect((await listImports(db)).map((e) => e.id)).toEqual(['first'])
@@ -49,7 +51,13 @@ test('records are shown page by page, and leave as CSV and as a Data Package wit
     header: true,
     skipEmptyLines: true,
   })
-  expect(data.map((r) => r['Category path'] ?? r.Category)).toEqual(['Garden / Hooks', 'Garden / Hooks', 'Garden / Birds', 'Garden / Birds', 'Garden / Tools']) // prettier-ignore
+  expect(data.map((r) => r['Category path'] ?? r.Category)).toEqual([
+    'Garden / Hooks',
+    'Garden / Hooks',
+    'Garden / Birds',
+    'Garden / Birds',
+    'Garden / Tools',
+  ])
   const files = unzipSync(await intake.call('exportPackage', [bench.clock.now]))
   const about = JSON.parse(strFromU8(files['datapackage.json']!)) as { resources: { path: string; name: string }[] }
   expect(about.resources.map((r) => r.name)).toEqual(['listings-marrowgate'])
@@ -62,7 +70,9 @@ test('a backup goes out and back; one that makes no sense changes nothing', asyn
   await bringAll(bench)
   const db = await openDatabase()
   expect((await listImports(db)).length).toBe(5)
-  await expect(intake.call('restore', [fileOf('b.sickle', bytes.slice(0, 300))])).rejects.toMatchObject({ code: 'backup-damaged' }) // prettier-ignore
+  await expect(intake.call('restore', [fileOf('b.sickle', bytes.slice(0, 300))])).rejects.toMatchObject({
+    code: 'backup-damaged',
+  })
   expect((await listImports(db)).length).toBe(5)
   await intake.call('restore', [fileOf('b.sickle', bytes)])
   expect((await listImports(db)).map((e) => e.id)).toEqual(['first'])

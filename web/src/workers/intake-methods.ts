@@ -18,6 +18,7 @@ import type { ImportEntry } from '../storage/schema'
 import { enterImport, removeImport, saveSegment } from '../storage/imports'
 import type { CallContext } from './channel'
 import { exportMethods } from './export-methods'
+import { pauseEvery } from './pause'
 import { remoteBlocks } from './remote-blocks'
 import { seldom } from './seldom'
 
@@ -48,18 +49,7 @@ let last: { file: File; sheet: string | null; opened: OpenedFile } | null = null
 /** It knows all words of all fields, which takes a moment to make. */
 let recogniser: Recogniser | null = null
 
-/** Lets other messages in between, such as that it is to stop. A message to oneself, as a timer takes some milliseconds a turn. */
-const turnMs = 60
-const bell = new MessageChannel()
-let lastTurn = 0
-async function pause(): Promise<void> {
-  if (performance.now() - lastTurn < turnMs) return
-  await new Promise<void>((resolve) => {
-    bell.port1.onmessage = () => resolve()
-    bell.port2.postMessage(null)
-  })
-  lastTurn = performance.now()
-}
+const pause = pauseEvery(60)
 
 async function open(file: File, sheet: string | null, options: OpenOptions = {}): Promise<OpenedFile> {
   if (

@@ -52,7 +52,14 @@ export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Te
       /** A title of the words that most buyers search for, within the limit; null where no gathered term names these goods. */
       async titleFor(_: CallContext, key: string, limit: number) {
         const [item, all] = await Promise.all([itemOf(key), allTerms()])
-        return item && titleBySearches(item.listings.map((l) => l.title), all, limit)
+        return (
+          item &&
+          titleBySearches(
+            item.listings.map((l) => l.title),
+            all,
+            limit,
+          )
+        )
       },
 
       /** How units went with price and promotion, of the listing with most priced days or weeks; null where too few are known. */
@@ -86,7 +93,10 @@ export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Te
 
       /** Who sells it: listings and competing offers together. */
       async sellers(_: CallContext, key: string) {
-        const [item, offers] = await Promise.all([itemOf(key), (competing ??= capturesOf('competing').then(mergeCompeting))])
+        const [item, offers] = await Promise.all([
+          itemOf(key),
+          (competing ??= capturesOf('competing').then(mergeCompeting)),
+        ])
         return item ? itemSellers(item, offers, await engine().maker) : []
       },
 
@@ -109,11 +119,12 @@ export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Te
       /** The same of many items, by key; empty where no list was brought in. */
       async allowedByKey(_: CallContext, keys: string[]) {
         const entries = await (restricted ??= recordsAtRest('restricted'))
-        const items = entries.length === 0 ? [] : await Promise.all(keys.map(async (key) => [key, await itemOf(key)] as const))
+        const items =
+          entries.length === 0 ? [] : await Promise.all(keys.map(async (key) => [key, await itemOf(key)] as const))
         return new Map(items.flatMap(([key, item]) => (item ? [[key, mayList(entries, item)] as const] : [])))
       },
     },
     /** What was read is out of date. */
     forget: () => void (competing = social = restricted = titles = prices = null),
   }
-} // prettier-ignore
+}

@@ -1,11 +1,16 @@
-/** Lets other messages in between. A message to oneself, as a timer takes some milliseconds a turn, and more the more often it is set. */
-export function pause(): Promise<void> {
-  return new Promise((resolve) => {
-    const { port1, port2 } = new MessageChannel()
-    port1.onmessage = () => {
-      port1.close()
-      resolve()
-    }
-    port2.postMessage(null)
-  })
+/**
+ * Lets other messages in between, such as that it is to stop, but only every so many milliseconds. By a message to oneself, as a timer
+ * takes some milliseconds a turn, and more the more often it is set.
+ */
+export function pauseEvery(ms: number): () => Promise<void> {
+  const bell = new MessageChannel()
+  let last = performance.now()
+  return async () => {
+    if (performance.now() - last < ms) return
+    await new Promise<void>((resolve) => {
+      bell.port1.onmessage = () => resolve()
+      bell.port2.postMessage(null)
+    })
+    last = performance.now()
+  }
 }

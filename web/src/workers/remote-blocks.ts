@@ -1,5 +1,5 @@
 import { Problem, stopIfCancelled } from '@sickle/core/problem'
-import { roomBuffers, type BlockForm, type BlockStep, type Room } from '@sickle/core/intake'
+import { edgeBuffers, type BlockForm, type BlockStep, type EdgeArrays } from '@sickle/core/intake'
 import type { FromBlocks, ToBlocks } from './blocks.worker'
 import blocksAddress from './blocks.worker?worker&url'
 import { ownWorker } from './own-worker'
@@ -24,7 +24,7 @@ export async function* remoteBlocks(file: File, form: BlockForm, signal?: AbortS
     wake()
   })
   const ask = (message: ToBlocks, transfer: ArrayBuffer[] = []) => worker.postMessage(message, transfer)
-  let spare: Room | null = null
+  let spare: EdgeArrays | null = null
   try {
     ask({ type: 'begin', file, form })
     for (let i = 0; i < ahead; i++) ask({ type: 'more', spare })
@@ -34,7 +34,7 @@ export async function* remoteBlocks(file: File, form: BlockForm, signal?: AbortS
       const got = waiting.shift() as FromBlocks
       if (got.type === 'end') return
       if (got.type === 'failed') throw new Problem(got.problem.code, got.problem.details)
-      ask({ type: 'more', spare }, spare ? roomBuffers(spare) : [])
+      ask({ type: 'more', spare }, spare ? edgeBuffers(spare) : [])
       yield got.step
       spare = 'block' in got.step ? got.step.block.edges : null
     }

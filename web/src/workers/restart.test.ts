@@ -20,7 +20,11 @@ class StuckPort implements Port {
   }
 }
 type Methods = { look: (context: CallContext, what: string) => string }
-const settled = (call: Promise<unknown>) => call.then((v) => ['done', v], (e: Problem) => ['failed', e.code]) // prettier-ignore
+const settled = (call: Promise<unknown>) =>
+  call.then(
+    (v) => ['done', v],
+    (e: Problem) => ['failed', e.code],
+  )
 
 test('a worker that does not stop when it is told to is ended, and another takes its place', async () => {
   jest.useFakeTimers()
@@ -65,4 +69,32 @@ test('a restart says why to all that was asked', async () => {
     ['failed', 'file-slow'],
     ['failed', 'file-slow'],
   ])
+})
+
+test('a call that is over no longer listens to its signal', async () => {
+  const port = new StuckPort()
+  const channel = new Channel<Methods>(port)
+  const stop = new AbortController()
+  const listeners = new Set<unknown>()
+  const { addEventListener, removeEventListener } = stop.signal
+  stop.signal.addEventListener = ((...args: Parameters<typeof addEventListener>) => {
+    listeners.add(args[1])
+    addEventListener.apply(stop.signal, args)
+  }) as typeof addEventListener
+  stop.signal.removeEventListener = ((...args: Parameters<typeof removeEventListener>) => {
+    listeners.delete(args[1])
+    removeEventListener.apply(stop.signal, args)
+  }) as typeof removeEventListener
+  const [first, second] = ['a', 'b'].map((what) => settled(channel.call('look', [what], { signal: stop.signal })))
+  expect(listeners.size).toBe(2)
+  port.answer({ type: 'done', id: 1, value: 'a' })
+  port.answer({ type: 'failed', id: 2, problem: { code: 'unexpected', details: {} } })
+  expect([await first, await second]).toEqual([
+    ['done', 'a'],
+    ['failed', 'unexpected'],
+  ])
+  expect(listeners.size).toBe(0)
+  const sent = port.sent.length
+  stop.abort()
+  expect(port.sent.length).toBe(sent)
 })

@@ -26,11 +26,16 @@ const mostSheets = 256
 const mostPart = 16_000_000
 
 /** What a workbook says of itself: its sheets, where their texts are, which styles dress numbers as days (ECMA-376, part 1, 18.2 and 18.8). */
-export async function bookParts(file: FileSource, entries: ReadonlyMap<string, ZipEntry>, signal?: AbortSignal): Promise<BookParts> {
+export async function bookParts(
+  file: FileSource,
+  entries: ReadonlyMap<string, ZipEntry>,
+  signal?: AbortSignal,
+): Promise<BookParts> {
   const workbook = [...entries.keys()].find((n) => /^xl\/workbook\d*\.xml$/i.test(n))
   if (!workbook) throw new Problem('file-xlsx-broken', { file: file.name, reason: 'it holds no workbook' })
   const targets = new Map<string, string>()
-  const each = (name: string, onOpen: (element: string, tag: XmlTag) => void) => openTags(file, entries.get(name), onOpen, signal)
+  const each = (name: string, onOpen: (element: string, tag: XmlTag) => void) =>
+    openTags(file, entries.get(name), onOpen, signal)
   await each(relsOf(workbook), (element, tag) => {
     if (element === 'Relationship') targets.set(tag.attribute('Id') ?? '', tag.attribute('Target') ?? '')
   })
@@ -44,7 +49,7 @@ export async function bookParts(file: FileSource, entries: ReadonlyMap<string, Z
     if (entry) sheets.push({ name: tag.attribute('name') ?? `Sheet ${sheets.length + 1}`, entry })
   })
   return { sheets, texts: entries.get('xl/sharedStrings.xml') ?? null, isDay: await dayStyles(each), from1904 }
-} // prettier-ignore
+}
 
 /** Where the relations of a part stand: 'xl/workbook.xml' → 'xl/_rels/workbook.xml.rels'. */
 function relsOf(part: string): string {
@@ -73,12 +78,18 @@ async function dayStyles(each: Each): Promise<(style: number) => boolean> {
     }
   })
   return (style) => styles[style] ?? false
-} // prettier-ignore
+}
 
 /** Number formats that every spreadsheet knows (18.8.30), in all their languages; times alone are no days. */
 function isBuiltInDay(format: number): boolean {
-  return (format >= 14 && format <= 17) || format === 22 || (format >= 27 && format <= 31) || (format >= 50 && format <= 58) || format === 36
-} // prettier-ignore
+  return (
+    (format >= 14 && format <= 17) ||
+    format === 22 ||
+    (format >= 27 && format <= 31) ||
+    (format >= 50 && format <= 58) ||
+    format === 36
+  )
+}
 
 /** Does a format write a day? Quoted texts, colours and escaped letters do not count. */
 export function isDayFormat(code: string): boolean {
@@ -86,14 +97,23 @@ export function isDayFormat(code: string): boolean {
   return /[dy]/i.test(bare) || /m[/.-]|[/.-]m/i.test(bare)
 }
 
-async function openTags(file: FileSource, entry: ZipEntry | undefined, onOpen: (element: string, tag: XmlTag) => void, signal?: AbortSignal): Promise<void> {
+async function openTags(
+  file: FileSource,
+  entry: ZipEntry | undefined,
+  onOpen: (element: string, tag: XmlTag) => void,
+  signal?: AbortSignal,
+): Promise<void> {
   if (!entry) return
-  const scanner = new XmlScanner({ open: onOpen, close: () => undefined, text: () => undefined, wantsText: false }, file.name)
+  const scanner = new XmlScanner(
+    { open: onOpen, close: () => undefined, text: () => undefined, wantsText: false },
+    file.name,
+  )
   let size = 0
   for await (const { bytes } of unpackEntry(file, entry, bookDamaged(file), signal)) {
     size += bytes.length
-    if (size > mostPart) throw new Problem('file-xlsx-broken', { file: file.name, reason: `${entry.name} is larger than any such part` })
+    if (size > mostPart)
+      throw new Problem('file-xlsx-broken', { file: file.name, reason: `${entry.name} is larger than any such part` })
     scanner.push(bytes)
   }
   scanner.end()
-} // prettier-ignore
+}

@@ -28,7 +28,11 @@ interface Looked {
  *
  * @throws Problem 'file-xlsx-broken', 'file-too-large', 'file-no-table', 'file-wide', 'cancelled'
  */
-export async function openBook(file: FileSource, wanted: string | null, { signal, onProgress }: OpenOptions = {}): Promise<OpenedFile> {
+export async function openBook(
+  file: FileSource,
+  wanted: string | null,
+  { signal, onProgress }: OpenOptions = {},
+): Promise<OpenedFile> {
   const parts = await bookParts(file, await zipEntries(file, bookDamaged(file)), signal)
   const looked: Looked[] = []
   const some = parts.sheets.slice(0, mostLooked)
@@ -54,7 +58,7 @@ export async function openBook(file: FileSource, wanted: string | null, { signal
     sample,
     rows: (stop) => allRows(file, parts, chosen.sheet, first, stop),
   }
-} // prettier-ignore
+}
 
 /** Its first rows and the number of the first one under the heading. */
 function sampleOf({ rows, heading }: Looked): [NumberedRow[], number] {
@@ -65,20 +69,31 @@ function sampleOf({ rows, heading }: Looked): [NumberedRow[], number] {
 
 /** Of several tables the one with the most packed bytes: how many rows a sheet has is known only when all of it is read. */
 function fullest(looked: readonly Looked[]): Looked | null {
-  const size = ({ sheet, rows }: Looked) => (rows.length < limits.sampleRows ? rows.length : limits.sampleRows + sheet.entry.packedBytes)
-  return looked.reduce<Looked | null>((a, b) => (a && size(a) * a.heading.headings.length >= size(b) * b.heading.headings.length ? a : b), null)
-} // prettier-ignore
+  const size = ({ sheet, rows }: Looked) =>
+    rows.length < limits.sampleRows ? rows.length : limits.sampleRows + sheet.entry.packedBytes
+  return looked.reduce<Looked | null>(
+    (a, b) => (a && size(a) * a.heading.headings.length >= size(b) * b.heading.headings.length ? a : b),
+    null,
+  )
+}
 
 function warningsOf({ beyond, unkept }: Looked): string[] {
   return [
     ...(beyond > 0 ? [`${beyond} filled cells lie beyond column ${limits.columns} and are not read.`] : []),
     ...(unkept > 0
-      ? [`${unkept} cells of the first rows hold formulas whose results the file does not keep. Open it in a spreadsheet program, save it there, and bring it again.`]
+      ? [
+          `${unkept} cells of the first rows hold formulas whose results the file does not keep. Open it in a spreadsheet program, save it there, and bring it again.`,
+        ]
       : []),
   ]
-} // prettier-ignore
+}
 
-async function firstRows(file: FileSource, parts: BookParts, sheet: Sheet, signal?: AbortSignal): Promise<Pick<Looked, 'rows' | 'beyond' | 'unkept'>> {
+async function firstRows(
+  file: FileSource,
+  parts: BookParts,
+  sheet: Sheet,
+  signal?: AbortSignal,
+): Promise<Pick<Looked, 'rows' | 'beyond' | 'unkept'>> {
   let most = -1
   const textAt = (index: number) => {
     most = Math.max(most, index)
@@ -94,8 +109,12 @@ async function firstRows(file: FileSource, parts: BookParts, sheet: Sheet, signa
   if (reader.widest > limits.columns && reader.beyond > rows.length)
     throw new Problem('file-wide', { file: file.name, columns: reader.widest, limit: limits.columns })
   const texts = await readTexts(file, parts, most + 1, signal)
-  return { rows: rows.map(({ row, cells }) => ({ row, cells: cells.map((c) => resolved(c, texts)) })), beyond: reader.beyond, unkept: reader.unkept }
-} // prettier-ignore
+  return {
+    rows: rows.map(({ row, cells }) => ({ row, cells: cells.map((c) => resolved(c, texts)) })),
+    beyond: reader.beyond,
+    unkept: reader.unkept,
+  }
+}
 
 function resolved(cell: Cell, texts: readonly string[]): Cell {
   if (typeof cell !== 'string' || !cell.startsWith(pending)) return cell
@@ -103,7 +122,12 @@ function resolved(cell: Cell, texts: readonly string[]): Cell {
 }
 
 /** The first shared texts, as many as are wanted. */
-async function readTexts(file: FileSource, { texts }: BookParts, wanted: number, signal?: AbortSignal): Promise<string[]> {
+async function readTexts(
+  file: FileSource,
+  { texts }: BookParts,
+  wanted: number,
+  signal?: AbortSignal,
+): Promise<string[]> {
   const shared = new SharedTexts(file.name)
   if (!texts || wanted <= 0) return shared.texts
   const scanner = new XmlScanner(shared, file.name)
@@ -112,7 +136,7 @@ async function readTexts(file: FileSource, { texts }: BookParts, wanted: number,
     if (shared.texts.length >= wanted) return shared.texts
   }
   return shared.texts
-} // prettier-ignore
+}
 
 async function* allRows(file: FileSource, parts: BookParts, sheet: Sheet, first: number, signal?: AbortSignal) {
   const texts = await readTexts(file, parts, Infinity, signal)

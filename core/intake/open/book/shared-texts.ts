@@ -36,7 +36,12 @@ export class SharedTexts implements XmlHandler {
       // a text by itself takes some memory too
       this.#all += this.#now.length + 16
       if (this.#all > mostText)
-        throw new Problem('file-too-large', { file: this.#file, megabytes: Math.ceil(this.#all / 1e6), kind: 'spreadsheet text', limit: mostText / 1e6 })
+        throw new Problem('file-too-large', {
+          file: this.#file,
+          megabytes: Math.ceil(this.#all / 1e6),
+          kind: 'spreadsheet text',
+          limit: mostText / 1e6,
+        })
     }
-  } // prettier-ignore
+  }
 }

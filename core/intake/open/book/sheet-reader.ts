@@ -154,5 +154,7 @@ function columnOf(place: string): number {
 
 /** Characters that XML cannot hold are written _x000D_. */
 export function unescaped(text: string): string {
-  return text.includes('_x') ? text.replace(/_x([\dA-Fa-f]{4})_/g, (_, hex: string) => String.fromCharCode(parseInt(hex, 16))) : text
-} // prettier-ignore
+  return text.includes('_x')
+    ? text.replace(/_x([\dA-Fa-f]{4})_/g, (_, hex: string) => String.fromCharCode(parseInt(hex, 16)))
+    : text
+}

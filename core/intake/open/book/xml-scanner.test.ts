@@ -57,8 +57,14 @@ test('entities by name and by number; what is none stays', () => {
 })
 
 test('an attribute is found by its whole name', () => {
-  expect(told('<sheet sheetId="9" r:id="r1" xid="no"/>', 1e9, ['id', 'sheetId', 'Id'])[0]).toEqual(['open', 'sheet', 'r1', '9', null])
-}) // prettier-ignore
+  expect(told('<sheet sheetId="9" r:id="r1" xid="no"/>', 1e9, ['id', 'sheetId', 'Id'])[0]).toEqual([
+    'open',
+    'sheet',
+    'r1',
+    '9',
+    null,
+  ])
+})
 
 test.each([
   ['a document type', '<!DOCTYPE x [<!ENTITY a "b">]><x/>', /declares a document type/],

@@ -232,17 +232,21 @@ function textOf(bytes: Uint8Array, from: number, to: number): string {
   let text = ''
   if (to - from <= 24) {
     let at = from
-    for (; at < to && (bytes[at] as number) < 128 && bytes[at] !== 38; at++) text += String.fromCharCode(bytes[at] as number)
+    for (; at < to && (bytes[at] as number) < 128 && bytes[at] !== 38; at++)
+      text += String.fromCharCode(bytes[at] as number)
     if (at === to) return text
   }
   text = decoder.decode(bytes.subarray(from, to))
   if (!text.includes('&')) return text
-  return text.replace(/&(?:#x([\da-f]{1,6})|#(\d{1,7})|([a-z]{2,4}));/gi, (whole, hex: string, decimal: string, name: string) => {
-    if (name) return named[name.toLowerCase()] ?? whole
-    const code = hex ? parseInt(hex, 16) : Number(decimal)
-    return code > 0 && code <= 0x10ffff ? String.fromCodePoint(code) : ''
-  })
-} // prettier-ignore
+  return text.replace(
+    /&(?:#x([\da-f]{1,6})|#(\d{1,7})|([a-z]{2,4}));/gi,
+    (whole, hex: string, decimal: string, name: string) => {
+      if (name) return named[name.toLowerCase()] ?? whole
+      const code = hex ? parseInt(hex, 16) : Number(decimal)
+      return code > 0 && code <= 0x10ffff ? String.fromCodePoint(code) : ''
+    },
+  )
+}
 
 function joined(a: Uint8Array, b: Uint8Array): Uint8Array {
   const both = new Uint8Array(a.length + b.length)

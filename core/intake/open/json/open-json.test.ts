@@ -10,7 +10,11 @@ async function open(content: BlobPart, name = 'x.json') {
   for await (const { batch } of file.rows()) rows.push(...batch)
   return { file, rows }
 }
-const code = (content: BlobPart) => open(content).then(() => 'opened', (e: { code: string }) => e.code) // prettier-ignore
+const code = (content: BlobPart) =>
+  open(content).then(
+    () => 'opened',
+    (e: { code: string }) => e.code,
+  )
 
 const record = fc.record({
   id: fc.string(),
@@ -21,25 +25,36 @@ const record = fc.record({
 
 test('records come out as JSON.parse would have them, whatever stands around the list', async () => {
   await fc.assert(
-    fc.asyncProperty(fc.array(record, { minLength: 1, maxLength: 8 }), fc.jsonValue(), fc.nat({ max: 3 }), async (records, beside, indent) => {
-      const text = JSON.stringify({ about: beside, at: '2026-05-31', data: { items: records.map((r) => ({ ...r, more: 1 })), n: 1 } }, null, indent)
-      const reader = new OutlineReader()
-      const bytes = new TextEncoder().encode(text)
-      for (let i = 0; i < bytes.length; i += 7) reader.push(bytes.subarray(i, i + 7))
-      const { isWhole, lists } = reader.outline()
-      expect(isWhole).toBe(true)
-      const list = lists.find((l) => l.records === records.length)
-      expect(list).toBeDefined()
-      if (lists[0]?.records !== records.length || lists.filter((l) => l.records === records.length).length > 1) return
-      const { file, rows } = await open(text)
-      const wanted = records.map((r) => [...flattenRecord({ ...JSON.parse(JSON.stringify(r)) as object, more: 1 }).values()])
-      expect(file.headings).toEqual(['id', 'title', 'price', 'in.a', 'in.b', 'more'])
-      expect(rows.map((r) => r.cells)).toEqual(wanted)
-      expect(file.notes).toContain('at 2026-05-31')
-    }),
+    fc.asyncProperty(
+      fc.array(record, { minLength: 1, maxLength: 8 }),
+      fc.jsonValue(),
+      fc.nat({ max: 3 }),
+      async (records, beside, indent) => {
+        const text = JSON.stringify(
+          { about: beside, at: '2026-05-31', data: { items: records.map((r) => ({ ...r, more: 1 })), n: 1 } },
+          null,
+          indent,
+        )
+        const reader = new OutlineReader()
+        const bytes = new TextEncoder().encode(text)
+        for (let i = 0; i < bytes.length; i += 7) reader.push(bytes.subarray(i, i + 7))
+        const { isWhole, lists } = reader.outline()
+        expect(isWhole).toBe(true)
+        const list = lists.find((l) => l.records === records.length)
+        expect(list).toBeDefined()
+        if (lists[0]?.records !== records.length || lists.filter((l) => l.records === records.length).length > 1) return
+        const { file, rows } = await open(text)
+        const wanted = records.map((r) => [
+          ...flattenRecord({ ...(JSON.parse(JSON.stringify(r)) as object), more: 1 }).values(),
+        ])
+        expect(file.headings).toEqual(['id', 'title', 'price', 'in.a', 'in.b', 'more'])
+        expect(rows.map((r) => r.cells)).toEqual(wanted)
+        expect(file.notes).toContain('at 2026-05-31')
+      },
+    ),
     { numRuns: 150 },
   )
-}) // prettier-ignore
+})
 
 test('what is cut, unbalanced or nothing is refused', async () => {
   expect(await code('[{"id":1,"title":"a"')).toBe('file-json-broken')
@@ -56,7 +71,13 @@ test('a record that is no JSON is a row that is told of, and the others come in'
 
 test('rows that are lists, with a heading among them', async () => {
   const { file, rows } = await open('[["Item ID","Title","Price"],["a","Bell",2],["b","Mat",3]]')
-  expect([file.headings, rows.map((r) => r.cells)]).toEqual([['Item ID', 'Title', 'Price'], [['a', 'Bell', 2], ['b', 'Mat', 3]]]) // prettier-ignore
+  expect([file.headings, rows.map((r) => r.cells)]).toEqual([
+    ['Item ID', 'Title', 'Price'],
+    [
+      ['a', 'Bell', 2],
+      ['b', 'Mat', 3],
+    ],
+  ])
 })
 
 test('UTF-16, a byte order mark, and values one after another', async () => {

@@ -39,8 +39,17 @@ export async function openJson(given: FileSource, encoding: Encoding, options: O
     first.push(...elements.slice(0, limits.sampleRows - first.length).map((bytes) => parsed(decoder.decode(bytes))))
     if (first.length >= limits.sampleRows) break
   }
-  const base = { name: file.name, format: 'json' as const, encoding, delimiter: null, sheet: null, sheets: [], notes: list.notes }
-  if (first.filter(Array.isArray).length > first.length / 2) return { ...base, ...gridOf(file, list.at, decoder, first) }
+  const base = {
+    name: file.name,
+    format: 'json' as const,
+    encoding,
+    delimiter: null,
+    sheet: null,
+    sheets: [],
+    notes: list.notes,
+  }
+  if (first.filter(Array.isArray).length > first.length / 2)
+    return { ...base, ...gridOf(file, list.at, decoder, first) }
   const names = new RecordNames(file.name)
   for (const record of first) if (isRecord(record)) names.add(flattenRecord(record))
   if (names.names.size === 0) throw new Problem('file-no-table', { file: file.name })
@@ -52,7 +61,7 @@ export async function openJson(given: FileSource, encoding: Encoding, options: O
     sample: first.map((value, i) => rowOf(value, () => String(value), i + 1)),
     rows: (signal) => recordRows(file, list.at, decoder, rowOf, signal),
   }
-} // prettier-ignore
+}
 
 type RowOf = (value: unknown, text: () => string, row: number) => NumberedRow
 
@@ -68,11 +77,17 @@ async function* recordRows(file: SlicedSource, at: number, decoder: TextDecoder,
 }
 
 /** Rows that are lists of cells, the first of them perhaps a heading. */
-function gridOf(file: SlicedSource, at: number, decoder: TextDecoder, first: readonly unknown[]): Pick<OpenedFile, 'headings' | 'sample' | 'rows'> {
+function gridOf(
+  file: SlicedSource,
+  at: number,
+  decoder: TextDecoder,
+  first: readonly unknown[],
+): Pick<OpenedFile, 'headings' | 'sample' | 'rows'> {
   const cellsOf = (value: unknown) => (Array.isArray(value) ? value.map(plainCell) : [])
   const heading = findHeading(first.map(cellsOf))
   if (!heading) throw new Problem('file-no-table', { file: file.name })
-  const rowOf: RowOf = (value, text, row) => (Array.isArray(value) ? { row, cells: cellsOf(value) } : brokenRow(text(), row))
+  const rowOf: RowOf = (value, text, row) =>
+    Array.isArray(value) ? { row, cells: cellsOf(value) } : brokenRow(text(), row)
   return {
     headings: heading.headings,
     sample: first.map((value, i) => rowOf(value, () => '', i + 1)).slice(heading.at + 1),
@@ -81,7 +96,7 @@ function gridOf(file: SlicedSource, at: number, decoder: TextDecoder, first: rea
         yield { batch: batch.filter(({ row }) => row > heading.at + 1), done }
     },
   }
-} // prettier-ignore
+}
 
 function plainCell(value: unknown): Cell {
   return typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean' ? value : null
@@ -117,23 +132,42 @@ async function openRecord(file: SlicedSource, encoding: Encoding, decoder: TextD
   const text = decoder.decode(await file.arrayBuffer())
   const value = parsed(text)
   if (value === undefined) throw new Problem('file-json-broken', { file: file.name, reason: 'it is no JSON' })
-  const plain = isRecord(value) ? Object.values(value).filter((v) => typeof v === 'string' || typeof v === 'number') : []
+  const plain = isRecord(value)
+    ? Object.values(value).filter((v) => typeof v === 'string' || typeof v === 'number')
+    : []
   if (plain.length < 2) throw new Problem('file-no-table', { file: file.name })
   const names = new RecordNames(file.name)
   const record = flattenRecord(value)
   names.add(record)
   const rows = [names.row(record, 1)]
-  const base = { name: file.name, format: 'json' as const, encoding, delimiter: null, sheet: null, sheets: [], notes: [] }
+  const base = {
+    name: file.name,
+    format: 'json' as const,
+    encoding,
+    delimiter: null,
+    sheet: null,
+    sheets: [],
+    notes: [],
+  }
   return { ...base, headings: [...names.names.keys()], sample: rows, rows: (signal) => inBatches(rows, signal) }
-} // prettier-ignore
+}
 
 /** UTF-16 is turned into UTF-8 first; in other encodings brackets and quotes stand for themselves. */
 async function inBytes(file: SlicedSource, encoding: Encoding): Promise<{ file: SlicedSource; decoder: TextDecoder }> {
-  if (!encoding.startsWith('utf-16')) return { file: withoutMark(file, encoding, await startOf(file)), decoder: new TextDecoder(encoding) }
+  if (!encoding.startsWith('utf-16'))
+    return { file: withoutMark(file, encoding, await startOf(file)), decoder: new TextDecoder(encoding) }
   const bytes = new TextEncoder().encode(new TextDecoder(encoding).decode(await file.arrayBuffer()))
   const blob = new Blob([bytes])
-  return { file: { name: file.name, size: blob.size, slice: (a, b) => blob.slice(a, b), arrayBuffer: () => blob.arrayBuffer() }, decoder: new TextDecoder() }
-} // prettier-ignore
+  return {
+    file: {
+      name: file.name,
+      size: blob.size,
+      slice: (a, b) => blob.slice(a, b),
+      arrayBuffer: () => blob.arrayBuffer(),
+    },
+    decoder: new TextDecoder(),
+  }
+}
 
 async function startOf(file: SlicedSource): Promise<Uint8Array> {
   return new Uint8Array(await file.slice(0, 3).arrayBuffer())

@@ -9,12 +9,14 @@ export const pageBounds = { bytes: 192_000_000, values: 20_000_000, text: 256_00
 export function checkHeader(header: PageHeader, bytesLeft: number, valuesLeft: number): void {
   const { compressed_page_size: packed, uncompressed_page_size: unpacked } = header
   if (!(packed >= 0) || packed > bytesLeft) throw new Error('a page is cut off')
-  if (!(unpacked >= 0) || unpacked > pageBounds.bytes) throw new Error(`a page unpacks to ${Math.round(unpacked / 1e6)} MB`)
+  if (!(unpacked >= 0) || unpacked > pageBounds.bytes)
+    throw new Error(`a page unpacks to ${Math.round(unpacked / 1e6)} MB`)
   const values = header.data_page_header?.num_values ?? header.data_page_header_v2?.num_values ?? 0
-  if (!(values >= 0) || values > Math.min(valuesLeft, pageBounds.values)) throw new Error('a page holds more rows than the file says')
+  if (!(values >= 0) || values > Math.min(valuesLeft, pageBounds.values))
+    throw new Error('a page holds more rows than the file says')
   const known = header.dictionary_page_header?.num_values ?? 0
   if (!(known >= 0) || known > Math.max(unpacked, 1)) throw new Error('a dictionary is longer than its page')
-} // prettier-ignore
+}
 
 /**
  * Goes over the runs of a run-length or bit-packed stream without writing them out: a run that is longer than what is left would
@@ -58,9 +60,10 @@ export function checkDelta(bytes: Uint8Array, from: number, values: number, enco
 function checkDeltaHead(reader: { view: DataView; offset: number }): void {
   const at = reader.offset
   const [block, parts] = [readVarInt(reader), readVarInt(reader)]
-  if (!(block > 0 && block <= 1 << 20 && parts > 0 && parts <= 1024)) throw new Error('its differences are packed in a way that makes no sense')
+  if (!(block > 0 && block <= 1 << 20 && parts > 0 && parts <= 1024))
+    throw new Error('its differences are packed in a way that makes no sense')
   reader.offset = at
-} // prettier-ignore
+}
 
 function viewOf(bytes: Uint8Array): DataView {
   return new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)

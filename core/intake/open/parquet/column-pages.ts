@@ -29,8 +29,15 @@ export class ColumnPages {
     this.#valuesLeft = this.#isFlat ? rows : 50_000_000
     const element = path[path.length - 1]?.element
     if (!element) throw new Error('a column is in no schema')
-    this.#decoder = { pathInSchema: metadata.path_in_schema, element, schemaPath: path, parsers: DEFAULT_PARSERS, ...metadata, codec: 'UNCOMPRESSED' as const }
-  } // prettier-ignore
+    this.#decoder = {
+      pathInSchema: metadata.path_in_schema,
+      element,
+      schemaPath: path,
+      parsers: DEFAULT_PARSERS,
+      ...metadata,
+      codec: 'UNCOMPRESSED' as const,
+    }
+  }
 
   /** The rows of the next page; null when there are none left. @throws Error with the reason */
   next(): DecodedArray | null {
@@ -65,9 +72,15 @@ export class ColumnPages {
     const values = convertWithDictionary(data.dataPage, this.#dictionary, encoding, this.#decoder)
     if (this.#isFlat) return assembleLists([], data.definitionLevels, data.repetitionLevels, values, this.#path)
     // A row of a list can go on in the next page, so all but the last are handed out then.
-    this.#open = assembleLists(this.#open, data.definitionLevels, data.repetitionLevels, values, this.#path) as unknown[]
+    this.#open = assembleLists(
+      this.#open,
+      data.definitionLevels,
+      data.repetitionLevels,
+      values,
+      this.#path,
+    ) as unknown[]
     return []
-  } // prettier-ignore
+  }
 
   /** All rows of a column of lists or records, whose rows know no page. */
   all(): DecodedArray {
@@ -75,10 +88,17 @@ export class ColumnPages {
     return this.#open
   }
 
-  #first(header: PageHeader, { encoding, num_values: values }: NonNullable<PageHeader['data_page_header']>, bytes: Uint8Array) {
+  #first(
+    header: PageHeader,
+    { encoding, num_values: values }: NonNullable<PageHeader['data_page_header']>,
+    bytes: Uint8Array,
+  ) {
     const page = unpackPage(bytes, header.uncompressed_page_size, this.#codec)
     let at = 0
-    for (const level of [this.#path.length > 1 ? getMaxRepetitionLevel(this.#path) : 0, getMaxDefinitionLevel(this.#path)]) {
+    for (const level of [
+      this.#path.length > 1 ? getMaxRepetitionLevel(this.#path) : 0,
+      getMaxDefinitionLevel(this.#path),
+    ]) {
       if (level === 0) continue
       const size = viewOf(page).getUint32(at, true)
       checkRuns(page.subarray(0, at + 4 + size), at + 4, widthOf(level), values)
@@ -86,12 +106,17 @@ export class ColumnPages {
     }
     this.#checkValues(page, at, encoding, values)
     return readDataPage(page, header.data_page_header as NonNullable<PageHeader['data_page_header']>, this.#decoder)
-  } // prettier-ignore
+  }
 
   /** In the second form of pages levels stand before what is packed. */
   #second(header: PageHeader, bytes: Uint8Array) {
     const two = header.data_page_header_v2 as NonNullable<PageHeader['data_page_header_v2']>
-    const { repetition_levels_byte_length: first, definition_levels_byte_length: second, encoding, num_values: values } = two
+    const {
+      repetition_levels_byte_length: first,
+      definition_levels_byte_length: second,
+      encoding,
+      num_values: values,
+    } = two
     const levels = first + second
     if (!(levels >= 0) || levels > bytes.length) throw new Error('a page is cut off')
     const size = header.uncompressed_page_size - levels
@@ -100,13 +125,19 @@ export class ColumnPages {
     const whole = new Uint8Array(levels + page.length)
     whole.set(bytes.subarray(0, levels))
     whole.set(page, levels)
-    if (getMaxRepetitionLevel(this.#path) > 0) checkRuns(whole.subarray(0, first), 0, widthOf(getMaxRepetitionLevel(this.#path)), values)
-    if (getMaxDefinitionLevel(this.#path) > 0) checkRuns(whole.subarray(0, levels), first, widthOf(getMaxDefinitionLevel(this.#path)), values)
+    if (getMaxRepetitionLevel(this.#path) > 0)
+      checkRuns(whole.subarray(0, first), 0, widthOf(getMaxRepetitionLevel(this.#path)), values)
+    if (getMaxDefinitionLevel(this.#path) > 0)
+      checkRuns(whole.subarray(0, levels), first, widthOf(getMaxDefinitionLevel(this.#path)), values)
     if (!(two.num_nulls >= 0 && two.num_nulls <= values)) throw new Error('a page has more unknown values than values')
     this.#checkValues(whole, levels, encoding, values - two.num_nulls)
-    const plain = { ...header, uncompressed_page_size: whole.length, data_page_header_v2: { ...two, is_compressed: false } }
+    const plain = {
+      ...header,
+      uncompressed_page_size: whole.length,
+      data_page_header_v2: { ...two, is_compressed: false },
+    }
     return readDataPageV2(whole, plain, this.#decoder)
-  } // prettier-ignore
+  }
 
   /** @param values at most, unknown ones among them */
   #checkValues(page: Uint8Array, at: number, encoding: string, values: number): void {

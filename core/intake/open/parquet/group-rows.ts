@@ -22,7 +22,11 @@ interface RowSource {
 const mostNestedRows = 4_000_000
 
 /** The top columns of a row group, each ready to be read in turn. @throws Error with the reason */
-export async function groupColumns(file: SlicedSource, metadata: FileMetaData, group: RowGroup): Promise<{ name: string; source: RowSource }[]> {
+export async function groupColumns(
+  file: SlicedSource,
+  metadata: FileMetaData,
+  group: RowGroup,
+): Promise<{ name: string; source: RowSource }[]> {
   const tree = parquetSchema(metadata)
   const rows = Number(group.num_rows)
   const columns: { name: string; source: RowSource }[] = []
@@ -35,25 +39,40 @@ export async function groupColumns(file: SlicedSource, metadata: FileMetaData, g
     else columns.push({ name, source: whole(await nestedRows(file, tree, child, chunks, rows)) })
   }
   return columns
-} // prettier-ignore
+}
 
 async function pagesOf(file: SlicedSource, tree: SchemaTree, chunk: ColumnChunk, rows: number): Promise<ColumnPages> {
   const metadata = chunk.meta_data as ColumnMetaData
   const first = metadata.dictionary_page_offset
-  const from = Number(first !== undefined && first > 0n && first < metadata.data_page_offset ? first : metadata.data_page_offset)
+  const from = Number(
+    first !== undefined && first > 0n && first < metadata.data_page_offset ? first : metadata.data_page_offset,
+  )
   const size = Number(metadata.total_compressed_size)
   if (!(from >= 0 && size >= 0 && from + size <= file.size)) throw new Error('a column lies outside the file')
-  return new ColumnPages(await file.slice(from, from + size).arrayBuffer(), metadata, getTreePath(tree, metadata.path_in_schema), rows)
-} // prettier-ignore
+  return new ColumnPages(
+    await file.slice(from, from + size).arrayBuffer(),
+    metadata,
+    getTreePath(tree, metadata.path_in_schema),
+    rows,
+  )
+}
 
 /** Columns of lists and records are put together for the whole group, as their rows know no page. */
-async function nestedRows(file: SlicedSource, tree: SchemaTree, child: SchemaTree, chunks: readonly ColumnChunk[], rows: number): Promise<DecodedArray> {
-  if (rows > mostNestedRows) throw new Error(`a group of ${rows} rows holds lists or records; write it in smaller groups`)
+async function nestedRows(
+  file: SlicedSource,
+  tree: SchemaTree,
+  child: SchemaTree,
+  chunks: readonly ColumnChunk[],
+  rows: number,
+): Promise<DecodedArray> {
+  if (rows > mostNestedRows)
+    throw new Error(`a group of ${rows} rows holds lists or records; write it in smaller groups`)
   const parts = new Map<string, DecodedArray>()
-  for (const chunk of chunks) parts.set((chunk.meta_data?.path_in_schema ?? []).join('.'), (await pagesOf(file, tree, chunk, rows)).all())
+  for (const chunk of chunks)
+    parts.set((chunk.meta_data?.path_in_schema ?? []).join('.'), (await pagesOf(file, tree, chunk, rows)).all())
   if (child.children.length > 0) assembleNested(parts, child, DEFAULT_PARSERS)
   return parts.get(child.element.name) ?? []
-} // prettier-ignore
+}
 
 function pagewise(pages: ColumnPages): RowSource {
   let page: DecodedArray = []

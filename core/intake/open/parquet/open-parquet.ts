@@ -25,10 +25,15 @@ const [mostFooter, mostRows] = [64_000_000, 50_000_000]
 export async function openParquet(file: FileSource, { signal, onProgress }: OpenOptions = {}): Promise<OpenedFile> {
   const metadata = await orBroken(file.name, () => footerOf(file))
   const rows = Number(metadata.num_rows)
-  if (rows > mostRows) throw new Problem('file-parquet-broken', { file: file.name, reason: `it says that it holds ${rows} rows, more than are read` })
+  if (rows > mostRows)
+    throw new Problem('file-parquet-broken', {
+      file: file.name,
+      reason: `it says that it holds ${rows} rows, more than are read`,
+    })
   const names = new Map<string, number>()
   const children = metadata.schema.length > 0 ? parquetSchema(metadata).children : []
-  if (children.length > limits.columns) throw new Problem('file-wide', { file: file.name, columns: children.length, limit: limits.columns })
+  if (children.length > limits.columns)
+    throw new Problem('file-wide', { file: file.name, columns: children.length, limit: limits.columns })
   for (const { children: inner, element } of children) if (inner.length === 0) names.set(element.name, names.size)
   const source = { file, metadata, names }
   const sample: NumberedRow[] = []
@@ -48,7 +53,7 @@ export async function openParquet(file: FileSource, { signal, onProgress }: Open
     sample: sample.slice(0, limits.sampleRows),
     rows: (stop) => readRows(source, batchRows, stop),
   }
-} // prettier-ignore
+}
 
 async function footerOf(file: SlicedSource): Promise<FileMetaData> {
   const tail = new DataView(await file.slice(Math.max(0, file.size - 8), file.size).arrayBuffer())
@@ -74,23 +79,34 @@ async function* readRows({ file, metadata, names, onProgress }: Source, size: nu
     stopIfCancelled(signal)
     const columns = await orBroken(file.name, () => groupColumns(file, metadata, group))
     const wanted = Number(group.num_rows)
-    for (let taken = 0; taken < wanted; ) {
+    for (let taken = 0; taken < wanted;) {
       stopIfCancelled(signal)
-      const values = await orBroken(file.name, () => columns.map(({ source }, i) => {
+      const values = await orBroken(file.name, () =>
+        columns.map(({ source }, i) => {
           onProgress?.(i / columns.length)
           return source.take(Math.min(size, wanted - taken))
-        }))
+        }),
+      )
       const count = Math.max(0, ...values.map((v) => v.length))
-      if (count === 0 || values.some((v) => v.length !== count)) throw new Problem('file-parquet-broken', { file: file.name, reason: `it says that it holds ${rows} rows, but its pages hold other numbers of them` })
+      if (count === 0 || values.some((v) => v.length !== count))
+        throw new Problem('file-parquet-broken', {
+          file: file.name,
+          reason: `it says that it holds ${rows} rows, but its pages hold other numbers of them`,
+        })
       const batch = Array.from({ length: count }, (_, i) => rowOf(columns, values, i, { names, row: row + i + 1 }))
       taken += count
       row += count
       yield { batch, done: Math.min(1, row / Math.max(rows, 1)) }
     }
   }
-} // prettier-ignore
+}
 
-function rowOf(columns: readonly { name: string }[], values: readonly unknown[][], i: number, { names, row }: { names: Map<string, number>; row: number }): NumberedRow {
+function rowOf(
+  columns: readonly { name: string }[],
+  values: readonly unknown[][],
+  i: number,
+  { names, row }: { names: Map<string, number>; row: number },
+): NumberedRow {
   const cells: Cell[] = new Array<Cell>(names.size).fill(null)
   columns.forEach(({ name }, c) => {
     const value = plainValue(values[c]?.[i])
@@ -106,18 +122,24 @@ function rowOf(columns: readonly { name: string }[], values: readonly unknown[][
     }
   })
   return { row, cells }
-} // prettier-ignore
+}
 
 /** Days, big whole numbers and bytes as what a text file would say. */
 function plainValue(value: unknown): unknown {
   if (typeof value === 'bigint') return Number.isSafeInteger(Number(value)) ? Number(value) : String(value)
-  if (value instanceof Date) return Number.isNaN(value.getTime()) ? null : value.toISOString().replace('T00:00:00.000Z', '')
+  if (value instanceof Date)
+    return Number.isNaN(value.getTime()) ? null : value.toISOString().replace('T00:00:00.000Z', '')
   if (value instanceof Uint8Array) return new TextDecoder().decode(value)
   if (value === undefined) return null
   if (Array.isArray(value)) return value.slice(0, 1000).map(plainValue)
-  if (typeof value === 'object' && value !== null) return Object.fromEntries(Object.entries(value).slice(0, limits.columns + 1).map(([k, v]) => [k, plainValue(v)]))
+  if (typeof value === 'object' && value !== null)
+    return Object.fromEntries(
+      Object.entries(value)
+        .slice(0, limits.columns + 1)
+        .map(([k, v]) => [k, plainValue(v)]),
+    )
   return value
-} // prettier-ignore
+}
 
 async function orBroken<T>(file: string, work: () => T | Promise<T>): Promise<T> {
   try {

@@ -24,27 +24,37 @@ test('icicle: width is sales, a level a row, children within their parent, shade
   expect(at('A / B')).toMatchObject({ x: at('A')?.x, width: at('A')?.width, y: 60, shade: 1 })
   expect(at('A')?.shade).toBe(0)
   expect(shades).toEqual([0.4, 0.9])
-  expect(icicle(tree, 'A', { width: 300, height: 90, levels: 4 }).cells.map((c) => c.branch.path)).toEqual(['A', 'A / B'])
+  expect(icicle(tree, 'A', { width: 300, height: 90, levels: 4 }).cells.map((c) => c.branch.path)).toEqual([
+    'A',
+    'A / B',
+  ])
   expect(icicle([], '', { width: 300, height: 90, levels: 4 }).cells).toEqual([])
-}) // prettier-ignore
+})
 
 test('field: ten times the searches lie as far right wherever; equal balance lies on one line; no place for no listings', () => {
   const term = (phrase: string, searches: number, competing: number | null) =>
     ({ key: phrase, phrase, searches, competing, balance: competing ? searches / competing : null }) as Term
-  const terms = [term('a', 100, 10), term('b', 1000, 100), term('c', 10_000, 100), term('d', 50, 0), term('e', 60, null)]
+  const terms = [
+    term('a', 100, 10),
+    term('b', 1000, 100),
+    term('c', 10_000, 100),
+    term('d', 50, 0),
+    term('e', 60, null),
+  ]
   const { points, diagonals, labels } = termField(terms, 500, 300)
   const at = (key: string) => points.find((p) => p.term.key === key) ?? { x: NaN, y: NaN }
   expect(points).toHaveLength(3)
   expect(at('b').x - at('a').x).toBeCloseTo(at('c').x - at('b').x, 6)
   expect(at('b').y).toBeCloseTo(at('c').y, 6)
   const line = diagonals.find((d) => d.balance === 10) ?? { x1: 0, y1: 0, x2: 0, y2: 0 }
-  const off = ({ x, y }: { x: number; y: number }) => (x - line.x1) / (line.x2 - line.x1) - (y - line.y1) / (line.y2 - line.y1)
+  const off = ({ x, y }: { x: number; y: number }) =>
+    (x - line.x1) / (line.x2 - line.x1) - (y - line.y1) / (line.y2 - line.y1)
   expect(off(at('a'))).toBeCloseTo(0, 6)
   expect(off(at('b'))).toBeCloseTo(0, 6)
   expect(off(at('c'))).not.toBeCloseTo(0, 1)
   expect(labels[0]?.term.key).toBe('c')
   expect(termField([], 500, 300).points).toEqual([])
-}) // prettier-ignore
+})
 
 test('ring: twice the searches is twice the area of the sector; what is not known has no index', () => {
   const { months } = seasonRing([2, 1, 1, 1, 1, 1, 1, 1, 1, 1, 1, null], 100)

@@ -23,7 +23,11 @@ export interface Icicle {
  *
  * @param levels rows shown, the branch itself first
  */
-export function icicle(tree: readonly Branch[], from: string, size: { width: number; height: number; levels: number }): Icicle {
+export function icicle(
+  tree: readonly Branch[],
+  from: string,
+  size: { width: number; height: number; levels: number },
+): Icicle {
   const { width, height, levels } = size
   const root = tree.find((b) => b.path === from)
   if (!root || root.items === 0) return { cells: [], shades: null }
@@ -54,4 +58,4 @@ export function icicle(tree: readonly Branch[], from: string, size: { width: num
       }
     }),
   }
-} // prettier-ignore
+}

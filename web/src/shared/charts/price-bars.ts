@@ -14,7 +14,11 @@ export interface PriceBar {
 }
 
 /** Asking prices and prices of what sold, as shares of all, side by side over the same steps. */
-export function priceBars(prices: readonly PricedSale[], width: number, height: number): { bars: PriceBar[]; at: (e4: number) => number } {
+export function priceBars(
+  prices: readonly PricedSale[],
+  width: number,
+  height: number,
+): { bars: PriceBar[]; at: (e4: number) => number } {
   const values = prices.filter((p) => p.priceE4 > 0)
   const [low, high] = [Math.min(...values.map((p) => p.priceE4)), Math.max(...values.map((p) => p.priceE4))]
   // Even steps from the lowest to the highest: round ones would leave a sliver at either end.
@@ -22,7 +26,10 @@ export function priceBars(prices: readonly PricedSale[], width: number, height: 
   const x = scaleLinear([low, top], [0, width])
   const many = Math.min(16, Math.max(4, values.length))
   const edges = Array.from({ length: many - 1 }, (_, i) => low + ((top - low) * (i + 1)) / many)
-  const steps = bin<PricedSale, number>().value((p) => p.priceE4).domain([low, top]).thresholds(edges)(values)
+  const steps = bin<PricedSale, number>()
+    .value((p) => p.priceE4)
+    .domain([low, top])
+    .thresholds(edges)(values)
   const units = values.reduce((sum, p) => sum + (p.units ?? 0), 0)
   const shares = steps.map((step) => ({
     asked: step.length / Math.max(1, values.length),
@@ -32,7 +39,16 @@ export function priceBars(prices: readonly PricedSale[], width: number, height: 
   const bars = steps.map((step, i): PriceBar => {
     const { asked, sold } = shares[i] as { asked: number; sold: number }
     const [from, to] = [step.x0 ?? low, step.x1 ?? high]
-    return { fromE4: from, toE4: to, x: x(from), width: Math.max(1, x(to) - x(from) - 2), asked, sold, askedHeight: y(asked), soldHeight: y(sold) }
+    return {
+      fromE4: from,
+      toE4: to,
+      x: x(from),
+      width: Math.max(1, x(to) - x(from) - 2),
+      asked,
+      sold,
+      askedHeight: y(asked),
+      soldHeight: y(sold),
+    }
   })
   return { bars, at: (e4) => x(e4) }
-} // prettier-ignore
+}

@@ -26,10 +26,16 @@ export function seasonRing(months: readonly (number | null)[], radius: number): 
       return {
         month,
         index: value,
-        path: sector.innerRadius(inner).outerRadius(out(value ?? 0)).startAngle(start).endAngle(end).padAngle(0.03)(0) ?? '',
+        path:
+          sector
+            .innerRadius(inner)
+            .outerRadius(out(value ?? 0))
+            .startAngle(start)
+            .endAngle(end)
+            .padAngle(0.03)(0) ?? '',
         labelX: Math.sin(middle) * (radius - 5),
         labelY: -Math.cos(middle) * (radius - 5) + 3.5,
       }
     }),
   }
-} // prettier-ignore
+}

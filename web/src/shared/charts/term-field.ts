@@ -73,9 +73,15 @@ function cornerOf(balance: number, x: LogScale, y: LogScale): string {
   const line = diagonal(balance, x, y)
   if (!line) return ''
   const [right, bottom] = [x.range()[1] as number, y.range()[0] as number]
-  const points = [[line.x1, line.y1], [line.x2, line.y2], [right, line.y2], [right, bottom], [line.x1, bottom]]
+  const points = [
+    [line.x1, line.y1],
+    [line.x2, line.y2],
+    [right, line.y2],
+    [right, bottom],
+    [line.x1, bottom],
+  ]
   return points.map((p) => p.map((v) => v.toFixed(1)).join(',')).join(' ')
-} // prettier-ignore
+}
 
 /** Names where there is room, by what a seller looks for first: balance, weighed with searches. */
 function labelsOf(points: readonly TermPoint[], width: number): TermField['labels'] {

@@ -8,7 +8,7 @@ import { documentForms, type DocumentName, type InParts, type PartChanges } from
 import { changesOf, readDocument, setDocumentAside, writeDocument } from '@/storage/documents'
 import { journalOf } from './journal'
 import { useSetAside } from './set-aside'
-import { useTurn } from './turn'
+import { useWriteLock } from './write-lock'
 
 export interface KeptDocument<T> {
   /** what is in it is never changed in place */
@@ -25,7 +25,7 @@ export interface KeptDocument<T> {
 /** A small document of the workspace: in memory as a ref, at rest after every change, and the same in every tab. Writes keep their order. */
 export function keptDocument<T>(services: Services, name: DocumentName, initial: () => T): KeptDocument<T> {
   const value = shallowRef(initial())
-  const turn = useTurn()
+  const writeLock = useWriteLock()
   const setAside = useSetAside()
   const { schema, label, inParts } = documentForms[name]
   /** as it rests, so that what could not be written is taken back */
@@ -44,11 +44,11 @@ export function keptDocument<T>(services: Services, name: DocumentName, initial:
       const problem = toProblem(thrown)
       if (problem.code !== 'document-spoilt') throw problem
       setAside.tell(problem.message)
-      if (turn.role === 'writer') await setDocumentAside(db, name)
+      if (writeLock.role === 'writer') await setDocumentAside(db, name)
     }
     value.value = resting = stored === null ? initial() : (stored as T)
     atRest = stored as T | null
-    if (turn.role === 'writer') await takeUp()
+    if (writeLock.role === 'writer') await takeUp()
   }
   /** What a tab was still writing when it was closed is written now. */
   async function takeUp() {
@@ -56,12 +56,12 @@ export function keptDocument<T>(services: Services, name: DocumentName, initial:
     if (unwritten === null || firstFault(schema, unwritten)) return journal.clear()
     await set(unwritten as T)
   }
-  turn.onGain(() => void load())
-  turn.onNews((news) => {
+  writeLock.onGain(() => void load())
+  writeLock.onNews((news) => {
     if (news.about === 'document' && news.name === name) void load()
   })
   async function set(next: T): Promise<void> {
-    turn.assertWriter()
+    writeLock.assertWriter()
     const changes = changesOf(name, next, atRest)
     const fault = changes ? faultInParts(changes) : firstFault(schema, plain(next))
     if (fault) throw new Problem('document-invalid', { name: label, reason: `${fault.where || 'it'} ${fault.what}` })
@@ -80,7 +80,7 @@ export function keptDocument<T>(services: Services, name: DocumentName, initial:
       }
       resting = atRest = next
       if (value.value === next) journal.clear()
-      turn.tell({ about: 'document', name })
+      writeLock.tell({ about: 'document', name })
     }
     writing = writing.then(write, write)
     return writing

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { toProblem } from '@/shared/problem'
-import { useTurn } from './turn'
+import { useWriteLock } from './write-lock'
 
 export interface Job {
   id: number
@@ -71,7 +71,7 @@ export const useJobs = defineStore('jobs', () => {
   }
 
   const active = computed(() => jobs.value.filter((j) => j.state === 'waiting' || j.state === 'running'))
-  useTurn().onLoss(() => active.value.forEach((j) => j.cancel()))
+  useWriteLock().onLoss(() => active.value.forEach((j) => j.cancel()))
   function clearFinished() {
     jobs.value = active.value
   }

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { useServices } from '@/services/services'
 import { keptDocument } from './document'
-import { useTurn } from './turn'
+import { useWriteLock } from './write-lock'
 
 interface Looks {
   /** ms */
@@ -15,7 +15,7 @@ interface Looks {
 /** When the user looked last, and what there was to see: what is new is told against that. */
 export const useLooks = defineStore('looks', () => {
   const services = useServices()
-  const turn = useTurn()
+  const writeLock = useWriteLock()
   const kept = keptDocument<Looks | null>(services, 'looks', () => null)
   /** the look before this one; fixed while the application is open */
   const before = ref<Looks | null>(null)
@@ -24,7 +24,7 @@ export const useLooks = defineStore('looks', () => {
     before.value = kept.value.value
   }
   async function note(rising: string[], fading: string[]): Promise<void> {
-    if (turn.role === 'writer') await kept.set({ at: services.now(), rising, fading })
+    if (writeLock.role === 'writer') await kept.set({ at: services.now(), rising, fading })
   }
   return { before, load, note }
 })

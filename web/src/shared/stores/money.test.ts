@@ -38,7 +38,10 @@ test('what was kept has the figures of now, not of then', async () => {
   await until(() => !all.live.of(decision!).feesAssumed, 'the fees')
   expect(all.live.of(decision!)).toMatchObject({ profitE4: 97_000 })
   expect(decision!.snapshot.profitE4).toBe(byHandE4.hooks)
-  expect(all.live.of({ key: 'gone', snapshot: decision!.snapshot })).toMatchObject({ profitE4: byHandE4.hooks, isOld: true }) // prettier-ignore
+  expect(all.live.of({ key: 'gone', snapshot: decision!.snapshot })).toMatchObject({
+    profitE4: byHandE4.hooks,
+    isOld: true,
+  })
   await all.rules.begin({ ...all.rules.rules, schedules: [] })
   await all.sheaf.undo()
 })
@@ -92,8 +95,17 @@ test('each change of money, and each decision, is a step that is taken back and 
     ['what is the same', () => rules.setApart('Marrowgate/A2', hooks)],
     ['what is the same', () => rules.setTogether(['Marrowgate/A5'], hooks)],
     ['a rule of money', () => rules.set({ ...rules.rules, stepE4: 200 })],
-    [`keep `, () => all.sheaf.record({ key: 'x', action: 'keep', text: '', snapshot: { title: '', picture: null, profitE4: null, units: null, listings: 1 } })],
-  ] // prettier-ignore
+    [
+      `keep `,
+      () =>
+        all.sheaf.record({
+          key: 'x',
+          action: 'keep',
+          text: '',
+          snapshot: { title: '', picture: null, profitE4: null, units: null, listings: 1 },
+        }),
+    ],
+  ]
   for (const [label, act] of acts) {
     await act()
     expect(undo.label.value).toBe(label)

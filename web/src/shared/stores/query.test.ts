@@ -79,7 +79,9 @@ test('a Cut is kept by its name, comes from a file, tells what changed, and can 
   const brisk = query.cuts.find((c) => c.name === 'Brisk')!
   await query.use(brisk)
   expect(query.changesOf(brisk)).toBeNull()
-  await bench.bring('more.csv', 'Item ID,Title,Price (EUR),Units sold last 30 days\nA9,Bee hotel 20 cm,19.00,55\n', { market: 'Marrowgate' }) // prettier-ignore
+  await bench.bring('more.csv', 'Item ID,Title,Price (EUR),Units sold last 30 days\nA9,Bee hotel 20 cm,19.00,55\n', {
+    market: 'Marrowgate',
+  })
   await workspace.reload()
   await query.use(brisk)
   expect(query.changesOf(brisk)).toMatchObject({ came: ['Marrowgate/A9'], went: [] })

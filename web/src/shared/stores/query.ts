@@ -19,7 +19,7 @@ import { useServices } from '@/services/services'
 import { keptDocument } from './document'
 import { useSettings } from './settings'
 import { useSheaf } from './sheaf'
-import { useTurn } from './turn'
+import { useWriteLock } from './write-lock'
 import { useWorkspace } from './workspace'
 
 /** rows of a page: a screen of them and a little more */
@@ -35,7 +35,7 @@ export const useQuery = defineStore('query', () => {
   const settings = useSettings()
   const own = keptDocument<Cut[]>(services, 'cuts', () => [])
   const runs = keptDocument<Record<string, CutRun>>(services, 'cutRuns', () => ({}))
-  const turn = useTurn()
+  const writeLock = useWriteLock()
   const query = ref<Query>(plain(emptyQuery))
   const showDropped = ref(false)
   const answer = shallowRef<Answer | null>(null)
@@ -120,7 +120,7 @@ export const useQuery = defineStore('query', () => {
   /** A Cut is run: its limits hold, and what it finds is kept beside what it found on the data before. */
   async function use(cut: Cut): Promise<void> {
     replace(cut.query)
-    if (workspace.version === 0 || turn.role === 'follower') return
+    if (workspace.version === 0 || writeLock.role === 'follower') return
     const keys = await services.engine.call('keys', [plain(cut.query), [], mostKept])
     const now = { data: workspace.ledger.map((e) => e.id).join(), at: services.now(), keys }
     await runs.set({ ...runs.value.value, [cut.name]: runAgain(runs.value.value[cut.name] ?? null, now) })

@@ -56,13 +56,17 @@ export const useRules = defineStore('rules', () => {
   }
   function setOffer(item: string, offer: string | null): Promise<void> {
     const { [item]: _, ...offers } = corrections.value.value.offers
-    return step('the choice of an offer', () => correct({ offers: offer === null ? offers : { ...offers, [item]: offer } })) // prettier-ignore
+    return step('the choice of an offer', () =>
+      correct({ offers: offer === null ? offers : { ...offers, [item]: offer } }),
+    )
   }
   /** A listing that is not the goods of an item; null puts it back to where it was joined. */
   function setApart(listing: string, from: string | null): Promise<void> {
     const { [listing]: _, ...apart } = corrections.value.value.apart
     const { [listing]: __, ...together } = corrections.value.value.together
-    return step('what is the same', () => correct({ apart: from === null ? apart : { ...apart, [listing]: from }, together })) // prettier-ignore
+    return step('what is the same', () =>
+      correct({ apart: from === null ? apart : { ...apart, [listing]: from }, together }),
+    )
   }
   /** Listings that are the goods of another item; null undoes it. */
   function setTogether(listings: readonly string[], item: string | null): Promise<void> {
@@ -70,7 +74,9 @@ export const useRules = defineStore('rules', () => {
     const without = (of: Record<string, string>) => Object.fromEntries(Object.entries(of).filter(([k]) => !drop.has(k)))
     const { apart, together } = corrections.value.value
     const added = item === null ? {} : Object.fromEntries(listings.map((l) => [l, item]))
-    return step('what is the same', () => correct({ apart: without(apart), together: { ...without(together), ...added } })) // prettier-ignore
+    return step('what is the same', () =>
+      correct({ apart: without(apart), together: { ...without(together), ...added } }),
+    )
   }
   /** A cost of one item alone; undefined takes it back to the rules. */
   function setOwnCost(item: string, some: Partial<CostInputs>): Promise<void> {
@@ -102,6 +108,19 @@ export const useRules = defineStore('rules', () => {
     home: computed(() => rules.value.value.homeCurrency),
     /** whether what is earned on a market rests on fees that nobody entered */
     areFeesAssumed: (market: string) => areFeesAssumed(rules.value.value, market),
-    moved, load, snapshot, begin, set, setSchedule, setPack, setOffer, setApart, setTogether, setOwnCost, useForAll, setPrice, priceOf,
-  } // prettier-ignore
+    moved,
+    load,
+    snapshot,
+    begin,
+    set,
+    setSchedule,
+    setPack,
+    setOffer,
+    setApart,
+    setTogether,
+    setOwnCost,
+    useForAll,
+    setPrice,
+    priceOf,
+  }
 })

@@ -8,7 +8,7 @@ import { toProblem } from '@/shared/problem'
 import { newScan, type ScanEntry } from '@/storage/scan-entry'
 import { addScan, dropScan, listScans } from '@/storage/scans'
 import { useJobs } from './jobs'
-import { useTurn } from './turn'
+import { useWriteLock } from './write-lock'
 import { useWorkspace } from './workspace'
 
 export interface SourceEntry {
@@ -21,7 +21,7 @@ export interface SourceEntry {
 export const useScans = defineStore('scans', () => {
   const services = useServices()
   const jobs = useJobs()
-  const turn = useTurn()
+  const writeLock = useWriteLock()
   const workspace = useWorkspace()
   const sources = shallowRef<SourceEntry[]>([])
   const list = shallowRef<ScanEntry[]>([])
@@ -32,7 +32,7 @@ export const useScans = defineStore('scans', () => {
   async function load(): Promise<void> {
     list.value = await listScans(await services.database())
     void fetchSources()
-    if (turn.role === 'writer') resumeAll()
+    if (writeLock.role === 'writer') resumeAll()
   }
   function resumeAll(): void {
     for (const scan of list.value) if (scan.state === 'running' && !running.has(scan.id)) void run(scan)
@@ -49,7 +49,7 @@ export const useScans = defineStore('scans', () => {
   }
 
   async function start(plan: ScanPlan): Promise<void> {
-    turn.assertWriter()
+    writeLock.assertWriter()
     const before = list.value.find((s) => s.state === 'done' && s.taken > 0 && planKey(s.plan) === planKey(plan))
     const scan = newScan(services.newId(), plain(plan), {
       capturedOn: Math.floor(services.now() / 86_400_000),
@@ -62,7 +62,7 @@ export const useScans = defineStore('scans', () => {
   }
 
   async function run(scan: ScanEntry): Promise<void> {
-    turn.assertWriter()
+    writeLock.assertWriter()
     const controller = new AbortController()
     running.set(scan.id, controller)
     const tell = jobs.track(`Scan of ${describePlan(scan.plan)}`, {
@@ -96,7 +96,7 @@ export const useScans = defineStore('scans', () => {
   const pause = (id: string) => running.get(id)?.abort()
   const resume = (scan: ScanEntry) => void run(scan)
   async function cancel(id: string): Promise<void> {
-    turn.assertWriter()
+    writeLock.assertWriter()
     list.value = list.value.filter((s) => s.id !== id)
     running.get(id)?.abort()
     await dropScan(await services.database(), id)
@@ -105,14 +105,14 @@ export const useScans = defineStore('scans', () => {
   const again = (scan: ScanEntry) => start(scan.plan)
   const changes = (scan: ScanEntry): Promise<ScanChange[]> => services.scan.call('changes', [scan.id])
 
-  turn.onNews((news) => {
+  writeLock.onNews((news) => {
     if (news.about === 'data')
       void services
         .database()
         .then(listScans)
         .then((now) => (list.value = now))
   })
-  turn.onLoss(() => running.forEach((r) => r.abort()))
+  writeLock.onLoss(() => running.forEach((r) => r.abort()))
   return { sources, list, finished, load, about, start, pause, resume, cancel, again, changes, resumeAll }
 })
 

@@ -5,7 +5,7 @@ import { emptyTrail, returnTo, stepTo, trailLines, type Place, type Trail } from
 import { useServices } from '@/services/services'
 import { plain } from '@/storage/plain'
 import { keptDocument } from './document'
-import { useTurn } from './turn'
+import { useWriteLock } from './write-lock'
 
 /** A stop of the Trail with what opens it again. */
 export interface TrailPlace extends Place {
@@ -16,7 +16,7 @@ export interface TrailPlace extends Place {
 
 /** The way walked from item to seller to item; kept, so that a reload does not lose it. */
 export const useTrail = defineStore('trail', () => {
-  const turn = useTurn()
+  const writeLock = useWriteLock()
   const kept = keptDocument<Trail<TrailPlace>>(useServices(), 'trail', () => emptyTrail)
   const trail = computed(() => kept.value.value)
   const lines = computed(() => trailLines(trail.value))
@@ -24,7 +24,7 @@ export const useTrail = defineStore('trail', () => {
 
   /** A tab that follows walks for itself; what it walks is not kept. */
   async function set(next: Trail<TrailPlace>): Promise<void> {
-    if (turn.role === 'follower') kept.value.value = next
+    if (writeLock.role === 'follower') kept.value.value = next
     else await kept.set(next)
   }
   const step = (place: TrailPlace) => set(stepTo(trail.value, plain(place)))

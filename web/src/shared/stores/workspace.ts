@@ -6,7 +6,7 @@ import type { ImportEntry } from '@/storage/schema'
 import { listImports, removeImport } from '@/storage/imports'
 import type { WorkedSummary } from '@/storage/snapshot'
 import { useRules } from './rules'
-import { useTurn } from './turn'
+import { useWriteLock } from './write-lock'
 
 export interface Summary extends WorkedSummary {
   /** imports that are set aside, by id: what of them is not as it was kept */
@@ -28,7 +28,7 @@ const nothing: Summary = {
 export const useWorkspace = defineStore('workspace', () => {
   const services = useServices()
   const rules = useRules()
-  const turn = useTurn()
+  const writeLock = useWriteLock()
   const state = ref<'opening' | 'working' | 'ready' | 'failed'>('opening')
   const failure = ref<string | null>(null)
   const progress = ref(0)
@@ -68,15 +68,15 @@ export const useWorkspace = defineStore('workspace', () => {
   }
   /** Reads the data anew and lets the other tabs do the same. */
   async function renew(): Promise<void> {
-    turn.tell({ about: 'data' })
+    writeLock.tell({ about: 'data' })
     await reload()
   }
   async function remove(id: string): Promise<void> {
-    turn.assertWriter()
+    writeLock.assertWriter()
     await removeImport(await services.database(), id)
     await renew()
   }
-  turn.onNews((news) => {
+  writeLock.onNews((news) => {
     if (news.about === 'data') void reload()
     if (news.about === 'everything') location.reload()
     if (news.about === 'document' && (news.name === 'rules' || news.name === 'corrections'))

@@ -3,7 +3,12 @@ import { NDrawer, NDrawerContent } from 'naive-ui'
 import { useReturnFocus } from '../use-return-focus'
 
 /** A drawer over the page with its title as its name; what had the focus has it again when it closes. */
-const { show, title, width, bodyStyle = '' } = defineProps<{ show: boolean; title: string; width: number | string; bodyStyle?: string }>() // prettier-ignore
+const {
+  show,
+  title,
+  width,
+  bodyStyle = '',
+} = defineProps<{ show: boolean; title: string; width: number | string; bodyStyle?: string }>()
 const emit = defineEmits<{ close: [] }>()
 useReturnFocus(() => show)
 </script>

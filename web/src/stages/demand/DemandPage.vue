@@ -61,9 +61,17 @@ useKeys('Demand', [
   { key: '/', label: 'Narrow the tree by a broad word', run: () => search.value?.focus() },
   { key: 'b', label: 'To the best branch', run: () => best.value !== null && void walk(best.value) },
   { key: 'u', label: 'One branch up', run: () => void walk(crumbs.value.at(-2)?.path ?? '') },
-  { key: 'i', label: 'Items of this branch in Finds', run: () => demand.branch && void follow.branchItems(demand.branch) },
-  { key: 't', label: 'Items that sell under the term', run: () => demand.look && void follow.phraseItems(demand.look.term.phrase) },
-]) // prettier-ignore
+  {
+    key: 'i',
+    label: 'Items of this branch in Finds',
+    run: () => demand.branch && void follow.branchItems(demand.branch),
+  },
+  {
+    key: 't',
+    label: 'Items that sell under the term',
+    run: () => demand.look && void follow.phraseItems(demand.look.term.phrase),
+  },
+])
 </script>
 
 <template>

@@ -44,21 +44,25 @@ async function toList() {
   await grid.value?.first()
 }
 const toMargin = () => query.selected && router.push(`/margin/${encodeURIComponent(query.selected)}`)
-useKeys('Finds', [
-  { key: '/', label: 'Search', run: () => search.value?.focus() },
-  { key: 'arrowdown', label: 'Next item', run: () => inTurn(() => grid.value?.move(1)) },
-  { key: 'arrowup', label: 'Item before', run: () => inTurn(() => grid.value?.move(-1)) },
-  { key: 'pagedown', label: 'Ten further', run: () => inTurn(() => grid.value?.move(10)) },
-  { key: 'pageup', label: 'Ten back', run: () => inTurn(() => grid.value?.move(-10)) },
-  { key: 'arrowright', label: 'Show or fold its listings', run: () => inTurn(() => grid.value?.unfoldSelected()) },
-  { key: 'k', label: 'Keep', run: () => inTurn(() => decide('keep')) },
-  { key: 'h', label: 'Hold', run: () => inTurn(() => decide('hold')) },
-  { key: 'd', label: 'Drop', run: () => inTurn(() => decide('drop')) },
-  { key: 'r', label: 'Give a reason', run: () => look.value?.focusReason() },
-  { key: 'o', label: 'Close look in full (Enter in the list)', run: () => inTurn(toItem) },
-  { key: 'm', label: 'Cost it in Margin', run: () => inTurn(toMargin) },
-  { key: 'escape', label: 'Close the look', run: () => (query.selected = null) },
-], () => [grid.value?.$el, look.value?.$el]) // prettier-ignore
+useKeys(
+  'Finds',
+  [
+    { key: '/', label: 'Search', run: () => search.value?.focus() },
+    { key: 'arrowdown', label: 'Next item', run: () => inTurn(() => grid.value?.move(1)) },
+    { key: 'arrowup', label: 'Item before', run: () => inTurn(() => grid.value?.move(-1)) },
+    { key: 'pagedown', label: 'Ten further', run: () => inTurn(() => grid.value?.move(10)) },
+    { key: 'pageup', label: 'Ten back', run: () => inTurn(() => grid.value?.move(-10)) },
+    { key: 'arrowright', label: 'Show or fold its listings', run: () => inTurn(() => grid.value?.unfoldSelected()) },
+    { key: 'k', label: 'Keep', run: () => inTurn(() => decide('keep')) },
+    { key: 'h', label: 'Hold', run: () => inTurn(() => decide('hold')) },
+    { key: 'd', label: 'Drop', run: () => inTurn(() => decide('drop')) },
+    { key: 'r', label: 'Give a reason', run: () => look.value?.focusReason() },
+    { key: 'o', label: 'Close look in full (Enter in the list)', run: () => inTurn(toItem) },
+    { key: 'm', label: 'Cost it in Margin', run: () => inTurn(toMargin) },
+    { key: 'escape', label: 'Close the look', run: () => (query.selected = null) },
+  ],
+  () => [grid.value?.$el, look.value?.$el],
+)
 </script>
 
 <template>

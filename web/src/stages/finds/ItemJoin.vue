@@ -26,17 +26,26 @@ const setApart = useLatest([() => item, () => rules.corrections], async () => {
 })
 function why(listing: MemberListing): string {
   if (byYou(listing.key)) return 'said by you'
-  const reason = whyJoined(listing, item.listings.filter((l) => l.key !== listing.key))
-  return reason.by === 'alike words' ? `words ${percent(reason.share)} alike` : reason.by === 'nothing' ? 'by way of the others' : `the same ${reason.by.replace('same ', '')}`
-} // prettier-ignore
+  const reason = whyJoined(
+    listing,
+    item.listings.filter((l) => l.key !== listing.key),
+  )
+  return reason.by === 'alike words'
+    ? `words ${percent(reason.share)} alike`
+    : reason.by === 'nothing'
+      ? 'by way of the others'
+      : `the same ${reason.by.replace('same ', '')}`
+}
 const differs = ({ verdict, clashes, words }: Likeness) =>
   verdict === 'variant' ? `differs: ${clashes.join('; ').replaceAll('#', '')}` : `words ${percent(words)} alike`
 /** What a piece costs there, in pieces here. */
 function priceWords({ row, likeness: { packs } }: FindAlike): string {
   const piece = (e4: number | null, pack: number) => (e4 === null ? null : e4 / pack)
   const found = priceLikeness(piece(item.priceLowE4, item.pack), piece(row.priceLowE4, packs[1]))
-  return found === null ? '' : `; a piece costs ${decimal(found.ratio, 1)} × as much${found.isPlausible ? '' : ': hardly the same'}`
-} // prettier-ignore
+  return found === null
+    ? ''
+    : `; a piece costs ${decimal(found.ratio, 1)} × as much${found.isPlausible ? '' : ': hardly the same'}`
+}
 async function say(change: () => Promise<void>) {
   await change()
   await workspace.follow()

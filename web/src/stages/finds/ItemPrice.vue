@@ -28,7 +28,7 @@ const rows = computed(() =>
     label: `${money(b.fromE4, home)} to ${money(b.toE4, home)}`,
     value: `${percent(b.asked)} of listings, ${percent(b.sold)} of units`,
   })),
-) // prettier-ignore
+)
 </script>
 
 <template>

@@ -17,12 +17,14 @@ const parts = computed(() => {
   const all = [...sums.values()].reduce((a, b) => a + b, 0)
   const sorted = [...sums].filter(([, n]) => n > 0).sort((a, b) => b[1] - a[1])
   const rest = sorted.slice(most).reduce((sum, [, n]) => sum + n, 0)
-  return [...sorted.slice(0, most), ...(rest > 0 ? [['the others', rest] as [string, number]] : [])].map(([name, units]) => ({
-    name,
-    units,
-    share: units / all,
-  }))
-}) // prettier-ignore
+  return [...sorted.slice(0, most), ...(rest > 0 ? [['the others', rest] as [string, number]] : [])].map(
+    ([name, units]) => ({
+      name,
+      units,
+      share: units / all,
+    }),
+  )
+})
 </script>
 
 <template>

@@ -35,10 +35,16 @@ const chips = computed(() => {
   return [
     ...(q.words ? [{ label: `“${q.words}”`, lift: () => query.change({ words: '' }) }] : []),
     ...(q.phrase ? [{ label: `sells under “${q.phrase}”`, lift: () => query.change({ phrase: '' }) }] : []),
-    ...q.stores.map((s) => ({ label: `store ${s.slice(s.indexOf('/') + 1)}`, lift: () => query.change({ stores: q.stores.filter((v) => v !== s) }) })),
+    ...q.stores.map((s) => ({
+      label: `store ${s.slice(s.indexOf('/') + 1)}`,
+      lift: () => query.change({ stores: q.stores.filter((v) => v !== s) }),
+    })),
     ...facets.flatMap(list),
-    ...others.map(([m, s]) => ({ label: `${measure(m).label} ${spanWords(measure(m), s)}`, lift: () => query.setLimit(m, null) })),
-  ] // prettier-ignore
+    ...others.map(([m, s]) => ({
+      label: `${measure(m).label} ${spanWords(measure(m), s)}`,
+      lift: () => query.setLimit(m, null),
+    })),
+  ]
 })
 const limited = computed(() => chips.value.length > 0 || Object.keys(query.query.limits).length > 0)
 const fault = ref('')

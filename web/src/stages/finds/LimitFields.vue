@@ -12,7 +12,8 @@ const emit = defineEmits<{ set: [span: Span] }>()
 const ends = ref<Span>([span?.[0] ?? null, span?.[1] ?? null])
 const fields = useTemplateRef('fields')
 const fault = ref('')
-const typed = (end: 0 | 1, value: number | null) => void (ends.value = end === 0 ? [value, ends.value[1]] : [ends.value[0], value]) // prettier-ignore
+const typed = (end: 0 | 1, value: number | null) =>
+  void (ends.value = end === 0 ? [value, ends.value[1]] : [ends.value[0], value])
 function set() {
   if (fields.value?.some((f) => f?.isFaulty())) return
   const [from, to] = ends.value

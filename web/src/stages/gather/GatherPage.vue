@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router'
 import { useServices } from '@/services/services'
 import { useJobs } from '@/shared/stores/jobs'
 import { useRules } from '@/shared/stores/rules'
-import { useTurn } from '@/shared/stores/turn'
+import { useWriteLock } from '@/shared/stores/write-lock'
 import { useWorkspace } from '@/shared/stores/workspace'
 import DropField from './DropField.vue'
 import FileOpening from './FileOpening.vue'
@@ -23,12 +23,12 @@ const workspace = useWorkspace()
 const services = useServices()
 const jobs = useJobs()
 const rules = useRules()
-const turn = useTurn()
+const writeLock = useWriteLock()
 const router = useRouter()
 const demo = ref<'idle' | 'loading'>('idle')
 
 async function loadDemo() {
-  turn.assertWriter()
+  writeLock.assertWriter()
   demo.value = 'loading'
   try {
     const index = await demoIndex()

@@ -1,5 +1,14 @@
 import { jest } from '@jest/globals'
-import { holdingOf, importRows, openFile, previewRows, proposeMapping, Recogniser, type Learned, type Mapping } from '@sickle/core/intake' // prettier-ignore
+import {
+  holdingOf,
+  importRows,
+  openFile,
+  previewRows,
+  proposeMapping,
+  Recogniser,
+  type Learned,
+  type Mapping,
+} from '@sickle/core/intake'
 import { Problem } from '@sickle/core/problem'
 import { createPinia, setActivePinia } from 'pinia'
 import { createApp } from 'vue'
@@ -19,7 +28,14 @@ function fileOf(name: string, text: string): File {
   const bytes = new TextEncoder().encode(text)
   const part = (from: number, to: number) => ({ arrayBuffer: () => Promise.resolve(bytes.slice(from, to).buffer) })
   const stream = () => new ReadableStream({ start: (c) => (c.enqueue(bytes), c.close()) })
-  return { name, size: bytes.length, lastModified: 1, slice: part, stream, arrayBuffer: part(0, bytes.length).arrayBuffer } as unknown as File // prettier-ignore
+  return {
+    name,
+    size: bytes.length,
+    lastModified: 1,
+    slice: part,
+    stream,
+    arrayBuffer: part(0, bytes.length).arrayBuffer,
+  } as unknown as File
 }
 
 /** The gather store over workers that do in place what the real ones do. */
@@ -111,7 +127,9 @@ test('only what the seller changed is learned, and it is there for the next file
   const { gather } = setup()
   const settings = useSettings()
   await gather.offer([fileOf('a.csv', csv)])
-  const columns = gather.current!.mapping.columns.map((c, i) => (i === 4 ? { as: 'field' as const, field: 'stock' } : c))
+  const columns = gather.current!.mapping.columns.map((c, i) =>
+    i === 4 ? { as: 'field' as const, field: 'stock' } : c,
+  )
   await gather.correct({ market: 'Marrowgate', columns })
   await gather.bring()
   await jobsDone()
@@ -119,7 +137,7 @@ test('only what the seller changed is learned, and it is there for the next file
   await gather.offer([fileOf('c.csv', 'Gizmo;Name;Nr;Preis EUR\n4;Bell;A1;3,50\n17;Lead;A2;9,00\n')])
   expect(gather.current?.mapping.columns[0]).toEqual({ as: 'field', field: 'stock' })
   expect(gather.current?.remembered).toBe(true)
-}) // prettier-ignore
+})
 
 test('where no row can be read, that is said and nothing is learned', async () => {
   const { gather } = setup()
@@ -127,18 +145,22 @@ test('where no row can be read, that is said and nothing is learned', async () =
   await gather.correct({ market: 'Marrowgate' })
   await gather.bring()
   await jobsDone()
-  expect(gather.failures[0]?.text).toMatch(/^No row of none.csv could be read \(3 refused; the first: no usable price: not above zero\)/)
+  expect(gather.failures[0]?.text).toMatch(
+    /^No row of none.csv could be read \(3 refused; the first: no usable price: not above zero\)/,
+  )
   expect(useSettings().learned.files).toEqual({})
   gather.dismiss(0)
   expect(gather.failures).toEqual([])
-}) // prettier-ignore
+})
 
 test('a file that is none is told of, and the one behind it opens', async () => {
   const { gather } = setup()
   await gather.offer([fileOf('empty.csv', ''), fileOf('a.csv', csv)])
-  expect(gather.failures.map((f) => f.text)).toEqual(['empty.csv is empty. Choose a file with at least a heading and one row.'])
+  expect(gather.failures.map((f) => f.text)).toEqual([
+    'empty.csv is empty. Choose a file with at least a heading and one row.',
+  ])
   expect(gather.current?.file.name).toBe('a.csv')
-}) // prettier-ignore
+})
 
 test('opening can be stopped, without a word of failure', async () => {
   const { gather, held } = setup()
@@ -159,8 +181,10 @@ test('a file that does not open within ten seconds is let go', async () => {
   expect(restarts).toEqual([])
   await jest.advanceTimersByTimeAsync(200)
   jest.useRealTimers()
-  expect(restarts.map((p) => p.message)).toEqual([expect.stringMatching(/^slow.json could not be opened within ten seconds/)])
-}) // prettier-ignore
+  expect(restarts.map((p) => p.message)).toEqual([
+    expect.stringMatching(/^slow.json could not be opened within ten seconds/),
+  ])
+})
 
 test('another kind proposes its own columns, and counts as said', async () => {
   const { gather } = setup()
@@ -174,11 +198,13 @@ test('another kind proposes its own columns, and counts as said', async () => {
 test('a needed column that lacks keeps the file from coming in, by name', async () => {
   const { gather, brought } = setup()
   await gather.offer([fileOf('a.csv', csv)])
-  const columns = gather.current!.mapping.columns.map((c) => (c.as === 'field' && c.field === 'price' ? { as: 'unused' as const } : c))
+  const columns = gather.current!.mapping.columns.map((c) =>
+    c.as === 'field' && c.field === 'price' ? { as: 'unused' as const } : c,
+  )
   await gather.correct({ market: 'Marrowgate', columns })
   expect(gather.missing).toEqual(['Price'])
   await gather.bring()
   expect(brought).toEqual([])
   void gather.skip()
   await until(() => gather.current === null, 'the file to go')
-}) // prettier-ignore
+})

@@ -15,7 +15,7 @@ import { useServices } from '@/services/services'
 import { toProblem } from '@/shared/problem'
 import { useJobs } from '@/shared/stores/jobs'
 import { useSettings } from '@/shared/stores/settings'
-import { useTurn } from '@/shared/stores/turn'
+import { useWriteLock } from '@/shared/stores/write-lock'
 import { useWorkspace } from '@/shared/stores/workspace'
 import type { FileSummary } from '@/workers/intake-methods'
 import { importHints } from './import-hints'
@@ -38,7 +38,7 @@ export const useGather = defineStore('gather', () => {
   const jobs = useJobs()
   const settings = useSettings()
   const workspace = useWorkspace()
-  const turn = useTurn()
+  const writeLock = useWriteLock()
   const waiting = ref<File[]>([])
   const current = shallowRef<OpenImport | null>(null)
   const preview = shallowRef<Preview | null>(null)
@@ -159,7 +159,7 @@ export const useGather = defineStore('gather', () => {
 
   async function bringIn(now: OpenImport): Promise<void> {
     const { file, summary, mapping } = now
-    turn.assertWriter()
+    writeLock.assertWriter()
     await jobs.run(`Bring in ${file.name}`, async ({ signal, report }) => {
       const about = { id: services.newId(), now: services.now(), demo: false }
       const { entry, rejects } = await services.intake.call('run', [file, summary.sheet, mapping, about], {

@@ -2,7 +2,10 @@ import type { Mapping, Proposal } from '@sickle/core/intake'
 import type { FileSummary } from '@/workers/intake-methods'
 import { importHints } from './import-hints'
 
-const summary = { headings: ['Item ID', 'Title', 'Price', 'Gizmo'], warnings: ['2 filled cells lie beyond column 400 and are not read.'] } as unknown as FileSummary // prettier-ignore
+const summary = {
+  headings: ['Item ID', 'Title', 'Price', 'Gizmo'],
+  warnings: ['2 filled cells lie beyond column 400 and are not read.'],
+} as unknown as FileSummary
 const mapping = {
   kind: 'listings',
   columns: [
@@ -14,8 +17,16 @@ const mapping = {
 } as unknown as Mapping
 const proposal = {
   leftAside: [],
-  kinds: [{ kind: 'listings', leftOut: [{ field: 'units', column: 3 }, { field: 'store', column: null }] }],
-} as unknown as Proposal // prettier-ignore
+  kinds: [
+    {
+      kind: 'listings',
+      leftOut: [
+        { field: 'units', column: 3 },
+        { field: 'store', column: null },
+      ],
+    },
+  ],
+} as unknown as Proposal
 
 test('what is not read is said first, then each figure the kind lives on that lacks, with the column that looks like it', () => {
   const hints = importHints(summary, proposal, mapping, [])
@@ -36,8 +47,17 @@ test('said no to, a column is not offered again, but what lacks is still told', 
 })
 
 test('days across the file are its days and units; a column that is used meanwhile is not offered', () => {
-  const wide = { kind: 'sales', columns: [{ as: 'field', field: 'id' }, { as: 'day', day: 1 }, { as: 'day', day: 2 }] } as unknown as Mapping // prettier-ignore
-  expect(importHints({ ...summary, warnings: [] }, { ...proposal, kinds: [] }, wide, []).map((h) => h.key)).toEqual(['price'])
+  const wide = {
+    kind: 'sales',
+    columns: [
+      { as: 'field', field: 'id' },
+      { as: 'day', day: 1 },
+      { as: 'day', day: 2 },
+    ],
+  } as unknown as Mapping
+  expect(importHints({ ...summary, warnings: [] }, { ...proposal, kinds: [] }, wide, []).map((h) => h.key)).toEqual([
+    'price',
+  ])
   const taken = { ...mapping, columns: [...mapping.columns.slice(0, 3), { as: 'field' as const, field: 'stock' }] }
   expect(importHints(summary, proposal, taken, []).find((h) => h.key === 'units')?.offer).toBeNull()
-}) // prettier-ignore
+})

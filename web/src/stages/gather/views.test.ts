@@ -45,13 +45,24 @@ test('each column says what it is taken for and how surely; a correction is the 
   const rows = () => table.findAll('tbody tr').map((r) => r.find('.sure').text())
   expect(rows()).toEqual(['sure', 'sure', 'sure', 'sure', 'not used'])
   const selects = table.findAll('select')
-  expect(selects.map((s) => s.element.value)).toEqual(['field:id', 'field:title', 'field:store', 'field:price', 'unused'])
+  expect(selects.map((s) => s.element.value)).toEqual([
+    'field:id',
+    'field:title',
+    'field:store',
+    'field:price',
+    'unused',
+  ])
   await selects[4]!.setValue('field:price')
   await nextTick()
   // a field is one column's alone
-  expect(table.findAll('select').map((s) => s.element.value).slice(3)).toEqual(['unused', 'field:price'])
+  expect(
+    table
+      .findAll('select')
+      .map((s) => s.element.value)
+      .slice(3),
+  ).toEqual(['unused', 'field:price'])
   expect(rows().slice(3)).toEqual(['as you said', 'as you said'])
-}) // prettier-ignore
+})
 
 test('hints are answered by one press', async () => {
   const { gather, global } = await withFile(csv)

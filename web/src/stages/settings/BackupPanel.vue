@@ -7,11 +7,11 @@ import { bytes as size } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
 import { useAsk } from '@/shared/stores/ask'
 import { useJobs } from '@/shared/stores/jobs'
-import { useTurn } from '@/shared/stores/turn'
+import { useWriteLock } from '@/shared/stores/write-lock'
 
 const services = useServices()
 const jobs = useJobs()
-const turn = useTurn()
+const writeLock = useWriteLock()
 const message = useMessage()
 const { ask } = useAsk()
 async function save() {
@@ -41,9 +41,9 @@ files.onChange((list) => {
 })
 async function restore(file: File) {
   try {
-    turn.assertWriter()
+    writeLock.assertWriter()
     await jobs.run(`Restore ${file.name}`, () => services.intake.call('restore', [file]))
-    turn.tell({ about: 'everything' })
+    writeLock.tell({ about: 'everything' })
     location.reload()
   } catch (thrown) {
     message.error(toProblem(thrown).message, { duration: 0, closable: true })

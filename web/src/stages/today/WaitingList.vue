@@ -19,15 +19,45 @@ const lines = computed(() => {
   const resting = scans.list.filter((s) => s.state === 'paused' || s.state === 'failed').length
   const { noRate } = workspace.summary
   return [
-    noRate.length > 0 && { to: '/settings', n: noRate.length, text: `No rate for ${noRate.join(', ')}: those prices count for nothing yet`, act: 'Enter one' },
-    sheaf.held.length > 0 && { to: '/sheaves', n: sheaf.held.length, text: `${plural(sheaf.held.length, 'item')} on hold`, act: 'Decide' },
-    undrafted > 0 && { to: '/margin', n: undrafted, text: `${plural(undrafted, 'kept item')} without a draft`, act: 'Cost and draft' },
-    drafts.all.length > 0 && { to: '/launch', n: drafts.all.length, text: `${plural(drafts.all.length, 'draft')} to put up`, act: 'Export' },
+    noRate.length > 0 && {
+      to: '/settings',
+      n: noRate.length,
+      text: `No rate for ${noRate.join(', ')}: those prices count for nothing yet`,
+      act: 'Enter one',
+    },
+    sheaf.held.length > 0 && {
+      to: '/sheaves',
+      n: sheaf.held.length,
+      text: `${plural(sheaf.held.length, 'item')} on hold`,
+      act: 'Decide',
+    },
+    undrafted > 0 && {
+      to: '/margin',
+      n: undrafted,
+      text: `${plural(undrafted, 'kept item')} without a draft`,
+      act: 'Cost and draft',
+    },
+    drafts.all.length > 0 && {
+      to: '/launch',
+      n: drafts.all.length,
+      text: `${plural(drafts.all.length, 'draft')} to put up`,
+      act: 'Export',
+    },
     resting > 0 && { to: '/gather', n: resting, text: `${plural(resting, 'scan')} at rest`, act: 'Resume' },
-    lost > 0 && { to: '/gather', n: lost, text: `${plural(lost, 'row')} of ${plural(rejects.length, 'import')} could not be taken`, act: 'Correct' },
-    sheaf.kept.length + sheaf.held.length === 0 && { to: '/finds', n: workspace.summary.items, text: `${count(workspace.summary.items)} items, and nothing kept yet`, act: 'Look through' },
+    lost > 0 && {
+      to: '/gather',
+      n: lost,
+      text: `${plural(lost, 'row')} of ${plural(rejects.length, 'import')} could not be taken`,
+      act: 'Correct',
+    },
+    sheaf.kept.length + sheaf.held.length === 0 && {
+      to: '/finds',
+      n: workspace.summary.items,
+      text: `${count(workspace.summary.items)} items, and nothing kept yet`,
+      act: 'Look through',
+    },
   ].filter((l) => l !== false)
-}) // prettier-ignore
+})
 </script>
 
 <template>

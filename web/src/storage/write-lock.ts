@@ -5,7 +5,7 @@ export type Role = 'writer' | 'follower'
 export type News = { about: 'document'; name: string } | { about: 'data' } | { about: 'everything' }
 
 /** What a turn needs of the browser; both exist in tabs of secure pages and are left out in tests. */
-export interface TurnTools {
+export interface LockTools {
   locks?: LockManager | undefined
   channel?: Pick<BroadcastChannel, 'postMessage' | 'addEventListener'> | undefined
 }
@@ -16,12 +16,12 @@ const lockName = 'sickle-workspace'
  * The right to write, held by at most one tab by way of the browser's own locks. A tab that closes or crashes gives it up by
  * itself and the one that waited longest takes it on. A tab can also take it over: the other then becomes a follower.
  */
-export class Turn {
+export class WriteLock {
   role: Role = 'follower'
-  readonly #tools: TurnTools
+  readonly #tools: LockTools
   readonly #onRole: (role: Role) => void
 
-  constructor(tools: TurnTools, onRole: (role: Role) => void, onNews: (news: News) => void) {
+  constructor(tools: LockTools, onRole: (role: Role) => void, onNews: (news: News) => void) {
     this.#tools = tools
     this.#onRole = onRole
     tools.channel?.addEventListener('message', (event) => onNews(event.data as News))

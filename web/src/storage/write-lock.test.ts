@@ -1,5 +1,5 @@
 import { until } from '@/testing/until'
-import { Turn, type News, type Role } from './turn'
+import { WriteLock, type News, type Role } from './write-lock'
 
 /** Locks as the Web Locks API describes them, for one name: ifAvailable, steal and a queue. */
 class FakeLocks {
@@ -34,52 +34,52 @@ function tab(locks: FakeLocks, channel?: BroadcastChannel) {
   const roles: Role[] = []
   const heard: News[] = []
   const tools = { locks: locks as unknown as LockManager, channel }
-  const turn = new Turn(
+  const writeLock = new WriteLock(
     tools,
     (r) => roles.push(r),
     (n) => heard.push(n),
   )
-  return { turn, roles, heard }
+  return { writeLock, roles, heard }
 }
 
 test('the first tab writes, the second follows and takes its place when it goes', async () => {
   const locks = new FakeLocks()
   const [a, b] = [tab(locks), tab(locks)]
-  expect(await a.turn.begin()).toBe('writer')
-  expect(await b.turn.begin()).toBe('follower')
+  expect(await a.writeLock.begin()).toBe('writer')
+  expect(await b.writeLock.begin()).toBe('follower')
   locks.close()
-  await until(() => b.turn.role === 'writer', 'its turn')
+  await until(() => b.writeLock.role === 'writer', 'its turn')
 })
 
 test('a take-over turns the writer into a follower, and back', async () => {
   const locks = new FakeLocks()
   const [a, b] = [tab(locks), tab(locks)]
-  await a.turn.begin()
-  await b.turn.begin()
-  await b.turn.takeOver()
-  await until(() => a.turn.role === 'follower', 'the other to follow')
-  expect(b.turn.role).toBe('writer')
-  await a.turn.takeOver()
-  await until(() => b.turn.role === 'follower', 'the other to follow')
-  expect(a.turn.role).toBe('writer')
+  await a.writeLock.begin()
+  await b.writeLock.begin()
+  await b.writeLock.takeOver()
+  await until(() => a.writeLock.role === 'follower', 'the other to follow')
+  expect(b.writeLock.role).toBe('writer')
+  await a.writeLock.takeOver()
+  await until(() => b.writeLock.role === 'follower', 'the other to follow')
+  expect(a.writeLock.role).toBe('writer')
   expect(a.roles).toEqual(['writer', 'follower', 'writer'])
 })
 
 test('where the browser has no locks the one tab writes', async () => {
-  const turn = new Turn(
+  const writeLock = new WriteLock(
     {},
     () => {},
     () => {},
   )
-  expect(await turn.begin()).toBe('writer')
-  turn.tell({ about: 'data' })
+  expect(await writeLock.begin()).toBe('writer')
+  writeLock.tell({ about: 'data' })
 })
 
 test('news reach the other tabs', async () => {
   const [one, other] = [new BroadcastChannel('turn-test'), new BroadcastChannel('turn-test')]
   const locks = new FakeLocks()
   const [a, b] = [tab(locks, one), tab(locks, other)]
-  a.turn.tell({ about: 'document', name: 'rules' })
+  a.writeLock.tell({ about: 'document', name: 'rules' })
   await until(() => b.heard.length > 0, 'the news')
   expect(b.heard).toEqual([{ about: 'document', name: 'rules' }])
   expect(a.heard).toEqual([])

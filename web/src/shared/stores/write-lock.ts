@@ -2,18 +2,18 @@ import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { Problem } from '@sickle/core/problem'
 import { sweepUnfinished } from '@/storage/imports'
-import { Turn, type News, type Role } from '@/storage/turn'
+import { WriteLock, type News, type Role } from '@/storage/write-lock'
 import { useServices } from '@/services/services'
 
 /** Whether this tab writes or follows another one, and what the tabs tell each other. */
-export const useTurn = defineStore('turn', () => {
+export const useWriteLock = defineStore('writeLock', () => {
   const services = useServices()
   const role = ref<Role>('writer')
   const listeners = new Set<(news: News) => void>()
   const losing = new Set<() => void>()
   const gaining = new Set<() => void>()
-  const turn = new Turn(
-    services.turnTools ?? {},
+  const writeLock = new WriteLock(
+    services.lockTools ?? {},
     (next) => void changed(next),
     (news) => listeners.forEach((listen) => listen(news)),
   )
@@ -27,15 +27,15 @@ export const useTurn = defineStore('turn', () => {
     }
   }
   async function begin(): Promise<void> {
-    role.value = await turn.begin()
+    role.value = await writeLock.begin()
   }
-  const takeOver = () => turn.takeOver()
+  const takeOver = () => writeLock.takeOver()
   const onNews = (listen: (news: News) => void) => void listeners.add(listen)
   /** what has to stop when another tab takes over */
   const onLoss = (stop: () => void) => void losing.add(stop)
   /** what is to be done once this tab may write */
   const onGain = (begin: () => void) => void gaining.add(begin)
-  const tell = (news: News) => turn.tell(news)
+  const tell = (news: News) => writeLock.tell(news)
 
   /** @throws Problem 'tab-follows' */
   function assertWriter(): void {
