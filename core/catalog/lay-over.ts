@@ -5,7 +5,7 @@ import { ListingIndex } from './find-listing'
 import { listingKey } from './listing'
 import { mergeListings } from './merge-listings'
 import type { NumberedCapture } from './number-listings'
-import type { Gathered, NewListings } from './renew-catalog'
+import type { Gathered, NewListings } from './catalog-change'
 import { fillFromStores } from './stores-in-listings'
 
 /**

@@ -7,7 +7,7 @@ import { itemReach } from './item-reach'
 import { itemsByHand, membersOf } from './items-by-hand'
 import { labelsOf } from './joinable'
 import { renewLives } from './renew-lives'
-import type { CatalogChange } from './renew-catalog'
+import type { CatalogChange } from './catalog-change'
 import type { Corrections } from './rules'
 import { sameItems } from './same-items'
 

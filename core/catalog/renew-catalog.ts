@@ -1,11 +1,12 @@
 import type { UnitSeries } from '../demand'
 import { joinMore } from '../goods'
-import type { Capture, KindName } from '../records'
+import type { KindName } from '../records'
 import { mergeOffers } from '../supply'
-import { differingRows, placesOf, textAt, textColumn, type Table } from '../tables'
+import { differingRows, placesOf, textAt, textColumn } from '../tables'
 import { categorySeasons, mergeTerms } from '../terms'
 import { stepper, type WorkOptions } from './build-catalog'
 import type { Catalog } from './catalog'
+import type { CatalogChange, Gathered, NewListings } from './catalog-change'
 import { ListingIndex } from './find-listing'
 import { itemReach } from './item-reach'
 import { itemsByHand, lazyIndex, membersOf } from './items-by-hand'
@@ -21,38 +22,8 @@ import { fillFromStores } from './stores-in-listings'
 import { unpublishedUnits } from './unpublished-units'
 import { windowEnds } from './window-ends'
 
-/** What came in or went since a catalogue was worked out. */
-export interface Gathered {
-  /** kinds of all that came in or went */
-  kinds: ReadonlySet<KindName>
-  /** lists of listings that came in, newer than all that was there, where nothing else came and nothing went but small kinds; else null */
-  newest: readonly Capture[] | null
-  /** all captures of kinds other than listings and sales, as they are now */
-  others: readonly Capture[]
-  /** all captures, as they are now; asked for where the change cannot be laid over what stands */
-  all: () => Promise<readonly Capture[]>
-}
-
 /** Kinds of which listings are made: as soon as one comes or goes, they are merged anew. */
 const ofListings: readonly KindName[] = ['listings', 'sales', 'stores']
-
-/** A catalogue that was brought up to date. */
-export interface CatalogChange {
-  catalog: Catalog
-  /** item → the item of before that has the same figures, but for days that have passed; -1 where they are to be worked out */
-  sameAs: Int32Array
-}
-
-/** Listings as they are now, and how they go with those of before. */
-export interface NewListings {
-  listings: Table
-  sales: Catalog['sales']
-  unpublished: Table
-  /** listing → listing of before, -1 for a new one */
-  oldOf: Int32Array
-  /** listing → 1 where something came in or went that speaks of it */
-  touched: Uint8Array
-}
 
 /**
  * Brings a catalogue up to date with what came in or went: only listings that it speaks of are taken apart, joined and worked out

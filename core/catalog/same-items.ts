@@ -1,6 +1,6 @@
 import { differingRows, numbers, textColumn } from '../tables'
 import type { Catalog } from './catalog'
-import type { NewListings } from './renew-catalog'
+import type { NewListings } from './catalog-change'
 import { reportedForDays } from './units-in-window'
 
 export interface SameItems {

@@ -58,7 +58,7 @@ export function titleParts(title: string, read: (token: string) => string | null
   const pack = findPackCount(folded)
   const { rest, sizes } = withoutSizes(pack ? folded.replace(pack.from.toLowerCase(), ' ') : folded)
   const [words, named]: [string[], string[]] = [[], []]
-  for (const token of rest.match(isAscii.test(rest) ? asciiToken : anyToken) ?? []) {
+  for (const token of tokensOf(rest)) {
     const word = read(token)
     if (word === null) continue
     const list = colours.has(word) ? named : words
@@ -66,8 +66,9 @@ export function titleParts(title: string, read: (token: string) => string | null
   }
   return { words, sizes, colours: named, pack: pack?.count ?? 1 }
 }
-const anyToken = /[\p{L}\p{N}]+/gu
-const asciiToken = /[a-z0-9]+/g
+function tokensOf(text: string): readonly string[] {
+  return (isAscii.test(text) ? text.match(/[a-z0-9]+/g) : text.match(/[\p{L}\p{N}]+/gu)) ?? []
+}
 
 function foldedOf(title: string): string {
   // plain ASCII, as nearly all titles of some languages are, has no accents to be taken off

@@ -36,14 +36,3 @@ export async function openDatabase(name = 'sickle', { onNewer, onBlocked }: Tabs
     throw new Problem(newer ? 'storage-newer' : 'storage-closed', {}, { cause })
   }
 }
-
-/** Runs a write; a full disk becomes a Problem and, as every write is one transaction, changes nothing. */
-export async function guardWrite<T>(write: () => Promise<T>): Promise<T> {
-  try {
-    return await write()
-  } catch (cause) {
-    if (cause instanceof DOMException && cause.name === 'QuotaExceededError')
-      throw new Problem('storage-full', {}, { cause })
-    throw cause
-  }
-}

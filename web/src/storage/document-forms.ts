@@ -34,7 +34,7 @@ export interface PartChanges {
 
 export interface InParts {
   /** @param before the document as it rests; null where nothing is known to rest */
-  changes: (next: never, before: never | null) => PartChanges
+  changes: (next: never, before: never) => PartChanges
   /** the document again; null where a part is missing */
   join: (head: never, parts: ReadonlyMap<string, unknown>) => unknown
   headSchema: Schema

@@ -1,7 +1,7 @@
 import { Problem } from '@sickle/core/problem'
 import { firstFault } from '@sickle/core/schema'
 import { plain } from './plain'
-import { guardWrite } from './database'
+import { guardWrite } from './guard-write'
 import type { Database, Schema } from './schema'
 import { documentForms, type DocumentName, type PartChanges } from './document-forms'
 import { isSound, sealed } from './seal'

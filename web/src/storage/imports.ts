@@ -1,7 +1,7 @@
 import { recordKinds, type Capture } from '@sickle/core/records'
 import { Problem } from '@sickle/core/problem'
 import { fromStored, toStored, type StoredColumn, type Table } from '@sickle/core/tables'
-import { guardWrite } from './database'
+import { guardWrite } from './guard-write'
 import type { Database, ImportEntry, Rejects, RestingColumn } from './schema'
 import { isSound, sealed, type Sealed } from './seal'
 

@@ -76,14 +76,15 @@ test('a call that is over no longer listens to its signal', async () => {
   const channel = new Channel<Methods>(port)
   const stop = new AbortController()
   const listeners = new Set<unknown>()
-  const { addEventListener, removeEventListener } = stop.signal
+  const addEventListener = stop.signal.addEventListener.bind(stop.signal)
+  const removeEventListener = stop.signal.removeEventListener.bind(stop.signal)
   stop.signal.addEventListener = ((...args: Parameters<typeof addEventListener>) => {
     listeners.add(args[1])
-    addEventListener.apply(stop.signal, args)
+    addEventListener(...args)
   }) as typeof addEventListener
   stop.signal.removeEventListener = ((...args: Parameters<typeof removeEventListener>) => {
     listeners.delete(args[1])
-    removeEventListener.apply(stop.signal, args)
+    removeEventListener(...args)
   }) as typeof removeEventListener
   const [first, second] = ['a', 'b'].map((what) => settled(channel.call('look', [what], { signal: stop.signal })))
   expect(listeners.size).toBe(2)

@@ -94,7 +94,10 @@ test('of thousands of decisions one more writes one', async () => {
   await sheaf.load()
   expect(await db.count('parts')).toBe(3000)
   const puts: unknown[] = []
-  const put = IDBObjectStore.prototype.put
+  const put = Reflect.get(IDBObjectStore.prototype, 'put') as (
+    value: unknown,
+    key?: IDBValidKey,
+  ) => IDBRequest<IDBValidKey>
   IDBObjectStore.prototype.put = function (value: unknown, key?: IDBValidKey) {
     puts.push(key)
     return put.call(this, value, key)

@@ -24,7 +24,7 @@ export interface KeptDocument<T> {
 
 /** A small document of the workspace: in memory as a ref, at rest after every change, and the same in every tab. Writes keep their order. */
 export function keptDocument<T>(services: Services, name: DocumentName, initial: () => T): KeptDocument<T> {
-  const value = shallowRef(initial())
+  const value: ShallowRef<T> = shallowRef(initial())
   const writeLock = useWriteLock()
   const setAside = useSetAside()
   const { schema, label, inParts } = documentForms[name]
