@@ -168,6 +168,7 @@ nav {
   font: 600 14px var(--heading);
 }
 .left {
+  white-space: nowrap;
   font-size: 12px;
   color: var(--quiet);
 }
