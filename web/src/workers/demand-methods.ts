@@ -16,6 +16,7 @@ import {
 import { longerPhrases, mergeTerms, risingTerms, type Term } from '@sickle/core/terms'
 import type { ItemEngine } from './item-engine'
 import type { CallContext } from './channel'
+import { readOnce } from './read-once'
 import { capturesOf } from './records-at-rest'
 
 /** terms on the field, most searched first: more would be one blot */
@@ -45,8 +46,8 @@ export interface TermsAnswer {
 
 /** What Demand asks: the category tree, and terms, which are read from rest when they are first asked for. */
 export function demandMethods(engine: () => ItemEngine) {
-  let terms: Promise<Term[]> | null = null
-  const allTerms = () => (terms ??= capturesOf('terms').then(mergeTerms))
+  const terms = readOnce(() => capturesOf('terms').then(mergeTerms))
+  const allTerms = terms.get
   return {
     methods: {
       /** The category tree, of all items or those where every word is found. */
@@ -113,6 +114,6 @@ export function demandMethods(engine: () => ItemEngine) {
     },
     allTerms,
     /** What was read is out of date. */
-    forget: () => void (terms = null),
+    forget: terms.forget,
   }
 }

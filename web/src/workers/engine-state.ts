@@ -47,7 +47,7 @@ export class EngineState {
   /**
    * Takes up what was worked out last, brings up to date what is worked out, or works everything out.
    *
-   * @param onNews called where something came in or went
+   * @param onNews called where something came in or went, or items are put together otherwise
    * @throws Problem 'cancelled'
    */
   async load(context: CallContext, settled: Settled, onNews: () => void) {
@@ -180,6 +180,7 @@ export class EngineState {
       return renewCatalog(before.catalog, gathered, corrections, work)
     }
     if (said(before.corrections) !== said(corrections)) {
+      onNews() // items have other places now
       const others = has.filter((e) => !isOfListings(e.kind))
       await this.#read(db, others)
       return rejoinCatalog(before.catalog, corrections, {

@@ -3,14 +3,13 @@ import { mayList } from '@sickle/core/clear'
 import { courseOf, optionLifts, priceResponse } from '@sickle/core/demand'
 import { findRow, type FindRow } from '@sickle/core/engine'
 import { TitleIndex, titleSignature, type Likeness } from '@sickle/core/goods'
-import type { Capture } from '@sickle/core/records'
-import { mergeCompeting, type CompetingOffer } from '@sickle/core/room'
+import { mergeCompeting } from '@sickle/core/room'
 import { postedAbout } from '@sickle/core/social'
-import type { RowRecord } from '@sickle/core/tables'
 import type { Term } from '@sickle/core/terms'
 import { titleBySearches, wordsThatSell } from '@sickle/core/words'
 import type { ItemEngine } from './item-engine'
 import type { CallContext } from './channel'
+import { readOnce } from './read-once'
 import { capturesOf, recordsAtRest } from './records-at-rest'
 
 /** items beyond which alike titles are not indexed: it would take the worker too long for a by-the-way offer */
@@ -27,11 +26,11 @@ function titlesOf(maker: ItemMaker): TitleIndex {
 
 /** What the Close look asks beyond the item itself; records of the smaller kinds are read from rest when they are first asked for. */
 export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Term[]>) {
-  let competing: Promise<CompetingOffer[]> | null = null
-  let social: Promise<[RowRecord[], RowRecord[]]> | null = null
-  let restricted: Promise<RowRecord[]> | null = null
+  const competing = readOnce(() => capturesOf('competing').then(mergeCompeting))
+  const social = readOnce(() => Promise.all([recordsAtRest('clips'), recordsAtRest('ads')]))
+  const restricted = readOnce(() => recordsAtRest('restricted'))
+  const prices = readOnce(() => capturesOf('sales', 'price'))
   let titles: TitleIndex | null = null
-  let prices: Promise<Capture[]> | null = null
   const itemOf = (key: string): Promise<Item | null> => engine().itemOf(key)
   return {
     methods: {
@@ -66,7 +65,7 @@ export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Te
       async response(_: CallContext, key: string) {
         const item = await itemOf(key)
         const keys = new Set(item?.listings.map((l) => l.key) ?? [])
-        const priced = await (prices ??= capturesOf('sales', 'price'))
+        const priced = await prices.get()
         const [most = []] = [...pricedUnits(priced, keys).values()].sort((a, b) => b.length - a.length)
         return priceResponse(most)
       },
@@ -93,38 +92,35 @@ export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Te
 
       /** Who sells it: listings and competing offers together. */
       async sellers(_: CallContext, key: string) {
-        const [item, offers] = await Promise.all([
-          itemOf(key),
-          (competing ??= capturesOf('competing').then(mergeCompeting)),
-        ])
+        const [item, offers] = await Promise.all([itemOf(key), competing.get()])
         return item ? itemSellers(item, offers, await engine().maker) : []
       },
 
       /** Clips, lives and advertisements about it; null where none were brought in at all. */
       async posted(_: CallContext, key: string) {
-        const [item, [clips, ads]] = await Promise.all([
-          itemOf(key),
-          (social ??= Promise.all([recordsAtRest('clips'), recordsAtRest('ads')])),
-        ])
+        const [item, [clips, ads]] = await Promise.all([itemOf(key), social.get()])
         if (!item || clips.length + ads.length === 0) return null
         return postedAbout(clips, ads, new Set(item.listings.map((l) => l.key)))
       },
 
       /** Whether it may be listed; null where no list of restricted items was brought in. */
       async allowed(_: CallContext, key: string) {
-        const [item, entries] = await Promise.all([itemOf(key), (restricted ??= recordsAtRest('restricted'))])
+        const [item, entries] = await Promise.all([itemOf(key), restricted.get()])
         return item && entries.length > 0 ? mayList(entries, item) : null
       },
 
       /** The same of many items, by key; empty where no list was brought in. */
       async allowedByKey(_: CallContext, keys: string[]) {
-        const entries = await (restricted ??= recordsAtRest('restricted'))
+        const entries = await restricted.get()
         const items =
           entries.length === 0 ? [] : await Promise.all(keys.map(async (key) => [key, await itemOf(key)] as const))
         return new Map(items.flatMap(([key, item]) => (item ? [[key, mayList(entries, item)] as const] : [])))
       },
     },
     /** What was read is out of date. */
-    forget: () => void (competing = social = restricted = titles = prices = null),
+    forget() {
+      for (const read of [competing, social, restricted, prices]) read.forget()
+      titles = null
+    },
   }
 }
