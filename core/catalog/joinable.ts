@@ -1,4 +1,4 @@
-import { FormBuilder, type Joinable, type TitleForms } from '../goods'
+import { FormNumbering, type Joinable, type TitleForms } from '../goods'
 import { Dictionary, textAt, textColumn, type Table } from '../tables'
 
 /** What is known of the forms of titles from before: those of listings that say what they said need not be taken apart again. */
@@ -20,13 +20,13 @@ export async function joinableOf(
   onProgress: (done: number) => Promise<void> = async () => {},
 ): Promise<Joinable> {
   const title = textColumn(listings, 'title')
-  const builder = new FormBuilder(known?.forms ?? null)
+  const forms = new FormNumbering(known?.forms ?? null)
   const formOf = known?.formOf.slice() ?? new Int32Array(listings.rows).fill(notRead)
   for (let i = 0; i < listings.rows; i++) {
     if (i % 500 === 0) await onProgress(i / listings.rows)
-    if (formOf[i] === notRead) formOf[i] = builder.form(textAt(title, i) ?? '')
+    if (formOf[i] === notRead) formOf[i] = forms.form(textAt(title, i) ?? '')
   }
-  return { forms: builder.finish(formOf), ...labelsOf(listings) }
+  return { forms: forms.finish(formOf), ...labelsOf(listings) }
 }
 
 /** Numbers of barcodes and of brands, whose case does not count; -1 where none is known. */

@@ -1,5 +1,5 @@
 export * from './join-listings'
-export { FormBuilder, titleForms, type TitleForms } from './title-forms'
+export { FormNumbering, titleForms, type TitleForms } from './title-forms'
 export * from './pack-count'
 export * from './title-index'
 export * from './title-signature'

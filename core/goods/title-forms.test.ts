@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { FormBuilder, titleForms, wordWeights } from './title-forms'
+import { FormNumbering, titleForms, wordWeights } from './title-forms'
 import { signatureKey, titleSignature } from './title-signature'
 
 const title = fc
@@ -28,9 +28,9 @@ test('titles that are added later give what all at once give', () => {
   fc.assert(
     fc.property(titles, titles, (first, then) => {
       const before = titleForms(first)
-      const builder = new FormBuilder(before)
-      const formOf = Int32Array.of(...before.formOf, ...then.map((t) => builder.form(t)))
-      expect(builder.finish(formOf)).toEqual(titleForms([...first, ...then]))
+      const forms = new FormNumbering(before)
+      const formOf = Int32Array.of(...before.formOf, ...then.map((t) => forms.form(t)))
+      expect(forms.finish(formOf)).toEqual(titleForms([...first, ...then]))
     }),
   )
 })

@@ -24,7 +24,7 @@ const mostTokens = 200_000
  * Takes titles apart, one listing after the other, and numbers their forms. Forms are found again by open addressing over hashes of
  * their numbers, so that no text is made of each: a million titles are seven hundred thousand forms.
  */
-export class FormBuilder {
+export class FormNumbering {
   readonly #figuresOf: GrowingInts
   readonly #starts: GrowingInts
   readonly #wordIds: GrowingInts
@@ -151,8 +151,8 @@ function ascending(ids: number[]): number[] {
 
 /** Forms of a list of titles. */
 export function titleForms(titles: Iterable<string>): TitleForms {
-  const builder = new FormBuilder()
-  return builder.finish(Int32Array.from(titles, (title) => builder.form(title)))
+  const forms = new FormNumbering()
+  return forms.finish(Int32Array.from(titles, (title) => forms.form(title)))
 }
 
 /** Weight of each word: the log of how many forms there are for each that has it. */
