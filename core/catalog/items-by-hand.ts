@@ -1,4 +1,4 @@
-import { regroup, type Joinable } from '../goods'
+import { addTo, regroup, type Joinable } from '../goods'
 import type { Table } from '../tables'
 import { ListingIndex } from './find-listing'
 import type { Corrections } from './rules'
@@ -45,7 +45,7 @@ function setApart(groupOf: Int32Array, apart: ReadonlySet<number>, of: () => Joi
   for (let listing = 0; listing < groupOf.length; listing++) {
     const group = groupOf[listing] as number
     if (group >= next) next = group + 1
-    if (touched.has(group)) members.set(group, [...(members.get(group) ?? []), listing])
+    if (touched.has(group)) addTo(members, group, listing)
   }
   for (const listings of members.values()) {
     const parts = [

@@ -80,14 +80,13 @@ function changedSeasons(before: Catalog, now: Pick<Catalog, 'seasons'>): Set<str
 /** Listings whose units are others since the windows of their market end on another day; null where no window moved. */
 function windowsMoved(before: Catalog, now: Omit<Catalog, 'life'>): ((listing: number) => boolean) | null {
   const market = textColumn(now.listings, 'market')
-  const ends = Array.from({ length: market.words.length }, (_, m) => {
-    const name = market.words.at(m) ?? ''
-    return [before.windowEnds[name], now.windowEnds[name]] as const
-  })
+  const endsOf = (name: string) => [before.windowEnds[name], now.windowEnds[name]] as const
+  const ends = Array.from({ length: market.words.length }, (_, m) => endsOf(market.words.at(m) ?? '?'))
+  ends.push(endsOf('?')) // of listings whose market is not known
   if (ends.every(([then, end]) => then === end)) return null
   const [units, unitsDay] = [numbers(now.listings, 'units'), numbers(now.listings, 'unitsDay')]
   return (listing) => {
-    const [then, end] = ends[market.codes[listing] as number] ?? []
+    const [then, end] = ends[market.codes[listing] as number] ?? ends.at(-1) ?? []
     if (then === end) return false
     if (then === undefined || end === undefined || (now.sales.seriesOf[listing] as number) >= 0) return true
     const day = unitsDay[listing] as number

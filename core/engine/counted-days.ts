@@ -17,7 +17,7 @@ export function monthsSince(day: number, end: number): number {
 export function countDaysInPlace(figures: Table, { listings, starts, members, windowEnds }: Catalog): void {
   const [days, months] = [numbers(figures, 'daysListed'), numbers(figures, 'storeMonths')]
   const market = textColumn(listings, 'market')
-  const ends = Array.from({ length: market.words.length }, (_, m) => windowEnds[market.words.at(m) ?? ''])
+  const ends = Array.from({ length: market.words.length }, (_, m) => windowEnds[market.words.at(m) ?? '?'])
   const [listedOn, storeSince, capturedOn] = [
     numbers(listings, 'listedOn'),
     numbers(listings, 'storeSince'),
@@ -27,7 +27,7 @@ export function countDaysInPlace(figures: Table, { listings, starts, members, wi
     let [end, listed, since] = [-Infinity, Infinity, -Infinity]
     for (let i = starts[item] as number; i < (starts[item + 1] as number); i++) {
       const listing = members[i] as number
-      end = Math.max(end, ends[market.codes[listing] as number] ?? (capturedOn[listing] as number))
+      end = Math.max(end, ends[market.codes[listing] as number] ?? windowEnds['?'] ?? (capturedOn[listing] as number))
       // what is not known is NaN, which is neither less nor more
       if ((listedOn[listing] as number) < listed) listed = listedOn[listing] as number
       if ((storeSince[listing] as number) > since) since = storeSince[listing] as number

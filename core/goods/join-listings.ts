@@ -75,14 +75,21 @@ export function regroup({ forms, gtins, brands }: Joinable, listings: readonly n
   const bunches = new Map<number, number[]>()
   for (const form of byForm.keys()) {
     const figures = forms.figuresOf[form] as number
-    bunches.set(figures, [...(bunches.get(figures) ?? []), form])
+    addTo(bunches, figures, form)
   }
   const search = new AlikeForms(forms, wordWeights(forms))
   for (const bunch of bunches.values())
     for (const _ of search.search(bunch, joining(groups, { at: (form) => byForm.get(form) }))) continue
   const parts = new Map<number, number[]>()
-  listings.forEach((l, i) => parts.set(groups.root(i), [...(parts.get(groups.root(i)) ?? []), l]))
+  listings.forEach((l, i) => addTo(parts, groups.root(i), l))
   return [...parts.values()]
+}
+
+/** One more in the list of a key, which is begun where there is none. */
+export function addTo<K, V>(lists: Map<K, V[]>, key: K, value: V): void {
+  const list = lists.get(key)
+  if (list) list.push(value)
+  else lists.set(key, [value])
 }
 
 /** What was met first of a number. */

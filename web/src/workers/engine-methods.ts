@@ -7,6 +7,7 @@ import { EngineState } from './engine-state'
 import type { ItemEngine, Shown } from './item-engine'
 import { lookMethods } from './look-methods'
 import { pauseEvery } from './pause'
+import { seldom } from './seldom'
 
 const state = new EngineState()
 const pause = pauseEvery(40)
@@ -70,7 +71,13 @@ export const engineMethods = {
     const maker = await loaded().maker
     const { writeExport } = await import('@sickle/core/exports')
     const places = finder.places(0, figures.rows)
-    const seen = await seenColumns(places, columns, { figures, maker, signal, pause, onProgress: progress })
+    const seen = await seenColumns(places, columns, {
+      figures,
+      maker,
+      signal,
+      pause,
+      onProgress: seldom(40, (done: number) => progress(done)),
+    })
     return writeExport(format, seen, 'Finds')
   },
 

@@ -4,6 +4,7 @@ import {
   rejoinCatalog,
   renewCatalog,
   type CatalogChange,
+  type Gathered,
   type Corrections,
   type SellerRules,
   type WorkOptions,
@@ -11,11 +12,11 @@ import {
 import { makeFigures, renewFigures } from '@sickle/core/engine'
 import { stopIfCancelled } from '@sickle/core/problem'
 import type { Capture, KindName } from '@sickle/core/records'
-import type { Table } from '@sickle/core/tables'
+import { placesOf, type Table } from '@sickle/core/tables'
 import { openDatabase } from '../storage/database'
 import { auditImport, listImports, loadSound } from '../storage/imports'
 import type { Database, ImportEntry } from '../storage/schema'
-import { readSnapshot, snapshotPrint, writeSnapshot } from '../storage/snapshot'
+import { readSnapshot, snapshotPrint, writeSnapshot, type WorkedSummary } from '../storage/snapshot'
 import type { CallContext } from './channel'
 import { touchedInPlace } from './touched-items'
 import { ItemEngine, summaryOf } from './item-engine'
@@ -28,9 +29,22 @@ export interface Settled {
   corrections: Corrections
 }
 
+/** What is gathered, and what of it is set aside, by import. */
+type Loaded = WorkedSummary & { spoilt: Record<string, string> }
+
+/** One bringing up to date. */
+interface Load {
+  db: Database
+  ledger: readonly ImportEntry[]
+  settled: Settled
+  context: CallContext
+  onNews: () => void
+}
+
 /** quiet time after which what was worked out is kept, ms */
 const restMs = 1500
 
+const saidOf = ({ apart, together }: Corrections) => JSON.stringify([apart, together])
 const isOfListings = (kind: KindName) => kind === 'listings' || kind === 'sales'
 
 /** What is worked out, and of what; it follows what rests, the rules and the corrections. */
@@ -43,14 +57,23 @@ export class EngineState {
   /** imports that are set aside since they are not as they were kept, and what is wrong with them */
   #spoilt = new Map<string, string>()
   #keeping: ReturnType<typeof setTimeout> | undefined
+  #loading: Promise<unknown> = Promise.resolve()
 
   /**
-   * Takes up what was worked out last, brings up to date what is worked out, or works everything out.
+   * Takes up what was worked out last, brings up to date what is worked out, or works everything out. One begun while another is on its
+   * way follows it, so that what was settled last counts in the end.
    *
    * @param onNews called where something came in or went, or items are put together otherwise
    * @throws Problem 'cancelled'
    */
-  async load(context: CallContext, settled: Settled, onNews: () => void) {
+  load(context: CallContext, settled: Settled, onNews: () => void): Promise<Loaded> {
+    const loaded = this.#loading.then(() => this.#load(context, settled, onNews))
+    this.#loading = loaded.catch(() => undefined) // heard of by whoever asked
+    return loaded
+  }
+
+  async #load(context: CallContext, settled: Settled, onNews: () => void): Promise<Loaded> {
+    stopIfCancelled(context.signal)
     const db = await openDatabase()
     let isClosing = true
     try {
@@ -62,15 +85,13 @@ export class EngineState {
           isClosing = false
           const maker = kept.catalog().then((catalog) => new ItemMaker(catalog, settled.rules, settled.corrections))
           maker.finally(() => db.close()).catch(() => undefined) // heard of by whatever waits for it
-          this.#entries = this.#sound(ledger)
-          this.#take(new ItemEngine(kept.figures, maker, kept.first))
+          this.#take(ledger, new ItemEngine(kept.figures, maker, kept.first))
           return { ...kept.first.summary, spoilt: Object.fromEntries(this.#spoilt) }
         }
       }
       const before = await this.engine?.maker.catch(() => null)
-      const maker = before
-        ? await this.#follow(db, ledger, before, settled, context, onNews)
-        : await this.#workOut(db, ledger, settled, context)
+      const load: Load = { db, ledger, settled, context, onNews }
+      const maker = before ? await this.#follow(before, load) : await this.#workOut(load)
       this.#keepLater(this.#print(ledger, settled))
       return { ...summaryOf(maker), spoilt: Object.fromEntries(this.#spoilt) }
     } finally {
@@ -110,86 +131,73 @@ export class EngineState {
   }
 
   /** Everything from the beginning. */
-  async #workOut(
-    db: Database,
-    ledger: ImportEntry[],
-    { rules, corrections }: Settled,
-    context: CallContext,
-  ): Promise<ItemMaker> {
+  async #workOut({ db, ledger, settled, context }: Load): Promise<ItemMaker> {
+    const { rules, corrections } = settled
     await this.#read(db, ledger)
     const captures = this.#captured(this.#sound(ledger))
     const maker = new ItemMaker(await buildCatalog(captures, part(context, 0, 0.6), corrections), rules, corrections)
     const figures = await makeFigures(maker, part(context, 0.6, 0.4))
-    this.#take(new ItemEngine(figures, maker))
-    this.#entries = this.#sound(ledger)
+    this.#take(ledger, new ItemEngine(figures, maker))
     return maker
   }
 
   /** Only what changed since. */
-  async #follow(
-    db: Database,
-    ledger: ImportEntry[],
-    before: ItemMaker,
-    settled: Settled,
-    context: CallContext,
-    onNews: () => void,
-  ): Promise<ItemMaker> {
-    const change = await this.#changeOf(db, ledger, before, settled, context, onNews)
-    const { rules, corrections } = settled
-    const isSameListings = change.catalog.listings === before.catalog.listings
-    const maker = new ItemMaker(change.catalog, rules, corrections, isSameListings ? before.index() : null)
-    touchedInPlace(change.sameAs, before, maker)
-    const figures = await renewFigures(this.#figures(), maker, change.sameAs, {
-      ...part(context, 0.6, 0.4),
-      haveDaysPassed: JSON.stringify(before.catalog.windowEnds) !== JSON.stringify(change.catalog.windowEnds),
+  async #follow(before: ItemMaker, load: Load): Promise<ItemMaker> {
+    const { rules, corrections } = load.settled
+    const { catalog, sameAs } = await this.#changeOf(before, load)
+    const isSameListings = catalog.listings === before.catalog.listings
+    const maker = new ItemMaker(catalog, rules, corrections, isSameListings ? before.index() : null)
+    touchedInPlace(sameAs, before, maker)
+    const figures = await renewFigures(this.#figures(), maker, sameAs, {
+      ...part(load.context, 0.6, 0.4),
+      haveDaysPassed: JSON.stringify(before.catalog.windowEnds) !== JSON.stringify(catalog.windowEnds),
     })
-    stopIfCancelled(context.signal)
-    this.#take(new ItemEngine(figures, maker))
-    this.#entries = this.#sound(ledger)
+    stopIfCancelled(load.context.signal)
+    this.#take(load.ledger, new ItemEngine(figures, maker))
     return maker
   }
 
-  async #changeOf(
-    db: Database,
-    ledger: ImportEntry[],
-    before: ItemMaker,
-    { corrections }: Settled,
-    context: CallContext,
-    onNews: () => void,
-  ): Promise<CatalogChange> {
-    const [had, has] = [this.#entries, ledger]
-    const come = has.filter((e) => !had.some((h) => h.id === e.id))
-    const gone = had.filter((h) => !has.some((e) => e.id === h.id))
-    const work = part(context, 0, 0.6)
-    const said = (c: Corrections) => JSON.stringify([c.apart, c.together])
-    if (come.length + gone.length > 0) {
-      onNews()
-      const others = has.filter((e) => !isOfListings(e.kind))
-      await this.#read(db, [...come, ...others])
-      const sound = this.#sound(has)
-      const newest = newestLists(had, come, gone)
-      const gathered = {
-        kinds: new Set([...come, ...gone].map((e) => e.kind)),
-        newest: newest && this.#captured(newest),
-        others: this.#captured(sound.filter((e) => !isOfListings(e.kind))),
-        all: async () => {
-          await this.#read(db, has)
-          return this.#captured(this.#sound(has))
-        },
-      }
-      return renewCatalog(before.catalog, gathered, corrections, work)
+  async #changeOf(before: ItemMaker, load: Load): Promise<CatalogChange> {
+    const { ledger, settled, onNews } = load
+    const come = ledger.filter((e) => !this.#spoilt.has(e.id) && !this.#entries.some((h) => h.id === e.id))
+    const gone = this.#entries.filter((h) => !ledger.some((e) => e.id === h.id))
+    const isSaidAnew = saidOf(before.corrections) !== saidOf(settled.corrections)
+    if (come.length + gone.length === 0 && !isSaidAnew)
+      return { catalog: before.catalog, sameAs: placesOf(before.count) }
+    onNews() // in any case items have other places now
+    const work = part(load.context, 0, 0.6)
+    const others = await this.#othersOf(load)
+    if (come.length + gone.length === 0)
+      return rejoinCatalog(before.catalog, settled.corrections, { ...work, others, index: () => before.index() })
+    return renewCatalog(before.catalog, await this.#gathered(load, come, gone, others), settled.corrections, work)
+  }
+
+  async #gathered(
+    { db, ledger }: Load,
+    come: readonly ImportEntry[],
+    gone: readonly ImportEntry[],
+    others: readonly Capture[],
+  ): Promise<Gathered> {
+    await this.#read(db, come)
+    const newest = newestLists(this.#entries, come, gone)
+    return {
+      kinds: new Set([...come, ...gone].map((e) => e.kind)),
+      newest: newest && this.#captured(newest),
+      others,
+      all: async () => {
+        await this.#read(db, ledger)
+        return this.#captured(this.#sound(ledger))
+      },
     }
-    if (said(before.corrections) !== said(corrections)) {
-      onNews() // items have other places now
-      const others = has.filter((e) => !isOfListings(e.kind))
-      await this.#read(db, others)
-      return rejoinCatalog(before.catalog, corrections, {
-        ...work,
-        others: this.#captured(this.#sound(others)),
-        index: () => before.index(),
-      })
-    }
-    return { catalog: before.catalog, sameAs: Int32Array.from({ length: before.count }, (_, i) => i) }
+  }
+
+  /** Captures of kinds other than listings and sales: there are few of them, and much hangs on them. */
+  async #othersOf({ db, ledger }: Load): Promise<Capture[]> {
+    await this.#read(
+      db,
+      ledger.filter((e) => !isOfListings(e.kind)),
+    )
+    return this.#captured(this.#sound(ledger).filter((e) => !isOfListings(e.kind)))
   }
 
   /** Reads what was not read yet, and forgets what is gone. */
@@ -220,8 +228,9 @@ export class EngineState {
     return this.engine.figures
   }
 
-  #take(engine: ItemEngine): void {
+  #take(ledger: readonly ImportEntry[], engine: ItemEngine): void {
     this.engine = engine
+    this.#entries = this.#sound(ledger)
     engine.prepareLater(() => this.engine === engine)
   }
 
