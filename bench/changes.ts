@@ -1,28 +1,18 @@
-import { chromium, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import { FarMarket } from '@sickle/standins'
-import { existsSync, mkdirSync } from 'node:fs'
-import { fileURLToPath } from 'node:url'
-import { farCsv, writeFarCsv } from './far-csv'
+import { chooseFar, farFile, inBrowser } from './far-browser'
+import { farCsv } from './far-csv'
 import type { Line } from './report'
 import { slownessOf, timed } from './yardstick'
 
-const folder = fileURLToPath(new URL('.', import.meta.url))
-
 /** A million listings worked out the first time, and then changed a little: through the interface, in headless Chromium. */
 export async function benchChanges(base: string, executablePath: string, rows = 1_000_000): Promise<Line[]> {
-  const csv = `${folder}far-${rows}.csv`
-  mkdirSync(folder, { recursive: true })
-  if (!existsSync(csv)) await writeFarCsv(csv, rows)
-  const browser = await chromium.launch({
-    executablePath,
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-quic'],
-  })
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const csv = await farFile(rows)
+  return inBrowser(executablePath, async (page) => {
     page.setDefaultTimeout(180_000)
     await page.goto(`${base}/gather`)
     const slowness = await slownessOf(page)
-    await choose(page, csv)
+    await chooseFar(page, csv)
     await page.getByRole('button', { name: 'Bring in' }).click()
     await page.getByRole('region', { name: 'Ledger' }).getByText(rows.toLocaleString('en')).waitFor()
     const start = Date.now()
@@ -37,17 +27,7 @@ export async function benchChanges(base: string, executablePath: string, rows = 
       timed('1,000,000: 1,000 more listings stand in Finds', more, 5000, slowness),
       timed('1,000,000: a listing set apart by hand', apart, 500, slowness),
     ]
-  } finally {
-    await browser.close()
-  }
-}
-
-async function choose(page: Page, file: string | { name: string; mimeType: string; buffer: Buffer }): Promise<void> {
-  await page.locator('nav a[href="/gather"]').click()
-  const chooser = page.waitForEvent('filechooser')
-  await page.getByRole('button', { name: /Drop files anywhere/ }).click()
-  await (await chooser).setFiles(file)
-  await page.getByLabel('Market', { exact: true }).fill('Farholt')
+  })
 }
 
 async function worked(page: Page): Promise<void> {
@@ -63,7 +43,8 @@ async function timeOfMore(page: Page, rows: number): Promise<number> {
   const before = await totalOf(page)
   const market = new FarMarket({ size: rows + 1000, stores: 400 })
   const buffer = Buffer.from(farCsv(market, rows, rows + 1000))
-  await choose(page, { name: 'more.csv', mimeType: 'text/csv', buffer })
+  await page.locator('nav a[href="/gather"]').click()
+  await chooseFar(page, { name: 'more.csv', mimeType: 'text/csv', buffer })
   await page.getByRole('button', { name: 'Bring in' }).click()
   const start = Date.now()
   await page.locator('nav a[href="/finds"]').click()

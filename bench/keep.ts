@@ -1,8 +1,9 @@
 import 'fake-indexeddb/auto'
-import { chromium, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import { writeBackup } from '../web/src/storage/backup'
 import { openDatabase } from '../web/src/storage/database'
 import { writeDocument } from '../web/src/storage/documents'
+import { inBrowser } from './far-browser'
 import { median, quantile, type Line } from './report'
 import { slownessOf, timed } from './yardstick'
 
@@ -11,9 +12,7 @@ const decisions = 10_000
 /** A Keep where ten thousand decisions rest already: from the key to the strip that counts it, in headless Chromium. */
 export async function benchKeep(base: string, executablePath: string): Promise<Line[]> {
   const buffer = Buffer.from(await backupOf(decisions))
-  const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] })
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  return inBrowser(executablePath, async (page) => {
     await page.goto(`${base}/settings`)
     const slowness = await slownessOf(page)
     const chooser = page.waitForEvent('filechooser')
@@ -36,9 +35,7 @@ export async function benchKeep(base: string, executablePath: string): Promise<L
       timed('10,000 decisions: one more is kept, median', median(times), 20, slowness),
       timed('10,000 decisions: one more is kept, 95th percentile', quantile(times, 0.95), 40, slowness),
     ]
-  } finally {
-    await browser.close()
-  }
+  })
 }
 
 /** From the key to the strip's new count, ms. */

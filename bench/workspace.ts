@@ -1,9 +1,8 @@
 import { peakOfRenderers } from './left-behind'
-import { chromium, type Browser, type Page } from '@playwright/test'
+import type { Browser, Page } from '@playwright/test'
 import { build } from 'esbuild'
-import { existsSync, mkdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import { writeFarCsv } from './far-csv'
+import { chooseFar, farFile, inBrowser } from './far-browser'
 import { brush } from './finds'
 import { median, quantile, type Line } from './report'
 
@@ -11,21 +10,11 @@ const folder = fileURLToPath(new URL('.', import.meta.url))
 
 /** A market of a million listings brought in as one CSV through the interface, then opened anew and brushed, in headless Chromium. */
 export async function benchWorkspace(base: string, executablePath: string, rows = 1_000_000): Promise<Line[]> {
-  const csv = `${folder}far-${rows}.csv`
-  mkdirSync(folder, { recursive: true })
-  if (!existsSync(csv)) await writeFarCsv(csv, rows)
-  const browser = await chromium.launch({
-    executablePath,
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-quic'],
-  })
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const csv = await farFile(rows)
+  return inBrowser(executablePath, async (page, browser) => {
     await page.goto(`${base}/gather`)
     page.setDefaultTimeout(60_000)
-    const chooser = page.waitForEvent('filechooser')
-    await page.getByRole('button', { name: /Drop files anywhere/ }).click()
-    await (await chooser).setFiles(csv)
-    await page.getByLabel('Market', { exact: true }).fill('Farholt')
+    await chooseFar(page, csv)
     // three times, as it differs by a third from run to run
     const peers: number[] = []
     for (let i = 0; i < 3; i++) peers.push(await splitOnly(browser, csv))
@@ -81,9 +70,7 @@ export async function benchWorkspace(base: string, executablePath: string, rows 
         met: peak < 1500,
       },
     ]
-  } finally {
-    await browser.close()
-  }
+  })
 }
 
 /** How long the fastest plain CSV parser takes to read and split the same file in a worker of the same browser, ms. */

@@ -1,17 +1,7 @@
-import { costSchemas, feeScheduleSchema, ownCostSchema } from '../margin'
+import { costSchemas, feeScheduleSchema, ofRules, ownCostSchema } from '../margin'
 import { anyText, byName, currency, isoDay, listOf, moneyE4, record, span, text, whole } from '../schema'
 import { worthSchema } from '../verdict'
 import { noCorrections, plainRules, type Corrections, type SellerRules } from './rules'
-
-const {
-  currency: _c,
-  tiers: _t,
-  fees: _f,
-  packSold: _s,
-  packBought: _b,
-  supplierDeliveryE4: _d,
-  ...costs
-} = costSchemas
 
 /** A rate of exchange. */
 export const rateSchema = record({ from: currency(), to: currency(), rate: span(1e-6, 1e9), day: isoDay() }).test(
@@ -28,7 +18,7 @@ export const rulesSchema = record({
     const markets = ((list ?? []) as { market?: unknown }[]).map((s) => s?.market)
     return new Set(markets).size === markets.length
   }),
-  costs: record(costs),
+  costs: record(ofRules(costSchemas)),
   minProfitE4: moneyE4(),
   stepE4: moneyE4(),
   worth: worthSchema,

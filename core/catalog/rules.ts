@@ -1,4 +1,4 @@
-import { blankInputs, type CostInputs, type FeeSchedule } from '../margin'
+import { blankInputs, ofRules, type CostInputs, type FeeSchedule, type RuleCosts } from '../margin'
 import type { Rate } from '../money'
 import { worthRules, type WorthRules } from '../verdict'
 
@@ -10,7 +10,7 @@ export interface SellerRules {
   rates: Rate[]
   schedules: FeeSchedule[]
   /** costs of one sale that do not depend on the item; money in the home currency */
-  costs: Omit<CostInputs, 'currency' | 'tiers' | 'fees' | 'packSold' | 'packBought' | 'supplierDeliveryE4'>
+  costs: RuleCosts
   /** least profit a price may leave, and the step under the lowest competing price */
   minProfitE4: number
   stepE4: number
@@ -35,20 +35,11 @@ export const noCorrections: Corrections = { packs: {}, offers: {}, costs: {}, ap
 
 /** Rules of a fresh workspace: no tax, no fees known; of each market they are assumed until the seller enters them. */
 export function plainRules(homeCurrency: string): SellerRules {
-  const {
-    currency: _c,
-    tiers: _t,
-    fees: _f,
-    packSold: _s,
-    packBought: _b,
-    supplierDeliveryE4: _d,
-    ...costs
-  } = blankInputs(homeCurrency)
   return {
     homeCurrency,
     rates: [],
     schedules: [],
-    costs,
+    costs: ofRules(blankInputs(homeCurrency)),
     minProfitE4: 20_000,
     stepE4: 100,
     worth: worthRules,

@@ -95,3 +95,16 @@ export function blankInputs(currency: string): CostInputs {
   return { ...blank, fees: [], currency }
 }
 const blank = Object.fromEntries(costNames.map((name) => [name, costParts[name].blank])) as unknown as CostInputs
+
+/** Parts of the costs that a rule is made for; the others go with the item, its offer and its market. */
+const ofOneSale = ['currency', 'tiers', 'fees', 'packSold', 'packBought', 'supplierDeliveryE4'] as const
+export type RuleCosts = Omit<CostInputs, (typeof ofOneSale)[number]>
+
+/** Of something that is there for each part what is there for those that a rule is made for. */
+export function ofRules<T extends { [N in keyof CostInputs]: unknown }>(parts: T): Pick<T, keyof RuleCosts> {
+  const without: readonly string[] = ofOneSale
+  return Object.fromEntries(Object.entries(parts).filter(([name]) => !without.includes(name))) as Pick<
+    T,
+    keyof RuleCosts
+  >
+}

@@ -14,13 +14,14 @@ import { stopIfCancelled } from '@sickle/core/problem'
 import type { Capture, KindName } from '@sickle/core/records'
 import { placesOf, type Table } from '@sickle/core/tables'
 import { openDatabase } from '../storage/database'
-import { auditImport, listImports, loadSound } from '../storage/imports'
+import { listImports } from '../storage/imports'
 import type { Database, ImportEntry } from '../storage/schema'
 import { readSnapshot, snapshotPrint, writeSnapshot, type WorkedSummary } from '../storage/snapshot'
 import type { CallContext } from './channel'
 import { touchedInPlace } from './touched-items'
 import { ItemEngine, summaryOf } from './item-engine'
 import { pauseEvery } from './pause'
+import { ReadCaptures } from './read-captures'
 import { seldom } from './seldom'
 
 /** By what figures are worked out, beside what was gathered. */
@@ -52,10 +53,7 @@ export class EngineState {
   engine: ItemEngine | null = null
   /** the ledger that it is worked out of, without what is set aside */
   #entries: readonly ImportEntry[] = []
-  /** what was read in this sitting, by import */
-  #captures = new Map<string, Capture[]>()
-  /** imports that are set aside since they are not as they were kept, and what is wrong with them */
-  #spoilt = new Map<string, string>()
+  readonly #read = new ReadCaptures()
   #keeping: ReturnType<typeof setTimeout> | undefined
   #loading: Promise<unknown> = Promise.resolve()
 
@@ -86,14 +84,14 @@ export class EngineState {
           const maker = kept.catalog().then((catalog) => new ItemMaker(catalog, settled.rules, settled.corrections))
           maker.finally(() => db.close()).catch(() => undefined) // heard of by whatever waits for it
           this.#take(ledger, new ItemEngine(kept.figures, maker, kept.first))
-          return { ...kept.first.summary, spoilt: Object.fromEntries(this.#spoilt) }
+          return { ...kept.first.summary, spoilt: Object.fromEntries(this.#read.spoilt) }
         }
       }
       const before = await this.engine?.maker.catch(() => null)
       const load: Load = { db, ledger, settled, context, onNews }
       const maker = before ? await this.#follow(before, load) : await this.#workOut(load)
       this.#keepLater(this.#print(ledger, settled))
-      return { ...summaryOf(maker), spoilt: Object.fromEntries(this.#spoilt) }
+      return { ...summaryOf(maker), spoilt: Object.fromEntries(this.#read.spoilt) }
     } finally {
       if (isClosing) db.close()
     }
@@ -113,15 +111,8 @@ export class EngineState {
         () => true,
         () => false,
       )
-      const found = new Map<string, string>()
-      for (const entry of await listImports(db)) {
-        // what was read in this session was looked at then
-        const fault = this.#captures.has(entry.id) ? null : await auditImport(db, entry)
-        if (fault !== null) found.set(entry.id, fault)
-      }
-      const isNews = [...found.keys()].some((id) => !this.#spoilt.has(id))
+      const isNews = await this.#read.audit(db, await listImports(db))
       if (fits && !isNews) return false
-      for (const id of found.keys()) this.#captures.delete(id)
       this.engine = null
       await db.clear('snapshots')
       return true
@@ -133,8 +124,7 @@ export class EngineState {
   /** Everything from the beginning. */
   async #workOut({ db, ledger, settled, context }: Load): Promise<ItemMaker> {
     const { rules, corrections } = settled
-    await this.#read(db, ledger)
-    const captures = this.#captured(this.#sound(ledger))
+    const captures = await this.#read.of(db, ledger)
     const maker = new ItemMaker(await buildCatalog(captures, part(context, 0, 0.6), corrections), rules, corrections)
     const figures = await makeFigures(maker, part(context, 0.6, 0.4))
     this.#take(ledger, new ItemEngine(figures, maker))
@@ -159,7 +149,7 @@ export class EngineState {
 
   async #changeOf(before: ItemMaker, load: Load): Promise<CatalogChange> {
     const { ledger, settled, onNews } = load
-    const come = ledger.filter((e) => !this.#spoilt.has(e.id) && !this.#entries.some((h) => h.id === e.id))
+    const come = ledger.filter((e) => !this.#read.spoilt.has(e.id) && !this.#entries.some((h) => h.id === e.id))
     const gone = this.#entries.filter((h) => !ledger.some((e) => e.id === h.id))
     const isSaidAnew = saidOf(before.corrections) !== saidOf(settled.corrections)
     if (come.length + gone.length === 0 && !isSaidAnew)
@@ -178,49 +168,23 @@ export class EngineState {
     gone: readonly ImportEntry[],
     others: readonly Capture[],
   ): Promise<Gathered> {
-    await this.#read(db, come)
     const newest = newestLists(this.#entries, come, gone)
     return {
       kinds: new Set([...come, ...gone].map((e) => e.kind)),
-      newest: newest && this.#captured(newest),
+      newest: newest && (await this.#read.of(db, newest)),
       others,
-      all: async () => {
-        await this.#read(db, ledger)
-        return this.#captured(this.#sound(ledger))
-      },
+      all: () => this.#read.of(db, ledger),
     }
   }
 
   /** Captures of kinds other than listings and sales: there are few of them, and much hangs on them. */
-  async #othersOf({ db, ledger }: Load): Promise<Capture[]> {
-    await this.#read(
-      db,
-      ledger.filter((e) => !isOfListings(e.kind)),
-    )
-    return this.#captured(this.#sound(ledger).filter((e) => !isOfListings(e.kind)))
-  }
-
-  /** Reads what was not read yet, and forgets what is gone. */
-  async #read(db: Database, entries: readonly ImportEntry[]): Promise<void> {
-    const { captures, spoilt } = await loadSound(db, entries, this.#captures)
-    for (const [id, read] of captures) this.#captures.set(id, read)
-    for (const [id, what] of spoilt) this.#spoilt.set(id, what)
-    for (const entry of entries) if (captures.has(entry.id)) this.#spoilt.delete(entry.id)
-  }
-
-  #captured(entries: readonly ImportEntry[]): Capture[] {
-    return entries.flatMap((e) => this.#captures.get(e.id) ?? [])
-  }
-
-  #sound(ledger: readonly ImportEntry[]): ImportEntry[] {
-    const ids = new Set(ledger.map((e) => e.id))
-    for (const id of [...this.#captures.keys()]) if (!ids.has(id)) this.#captures.delete(id)
-    for (const id of [...this.#spoilt.keys()]) if (!ids.has(id)) this.#spoilt.delete(id)
-    return ledger.filter((e) => !this.#spoilt.has(e.id))
+  #othersOf({ db, ledger }: Load): Promise<Capture[]> {
+    const others = ledger.filter((e) => !isOfListings(e.kind))
+    return this.#read.of(db, others)
   }
 
   #print(ledger: readonly ImportEntry[], { rules, corrections }: Settled): string {
-    return snapshotPrint(ledger, rules, corrections, this.#spoilt)
+    return snapshotPrint(ledger, rules, corrections, this.#read.spoilt)
   }
 
   #figures(): Table {
@@ -230,7 +194,7 @@ export class EngineState {
 
   #take(ledger: readonly ImportEntry[], engine: ItemEngine): void {
     this.engine = engine
-    this.#entries = this.#sound(ledger)
+    this.#entries = this.#read.sound(ledger)
     engine.prepareLater(() => this.engine === engine)
   }
 

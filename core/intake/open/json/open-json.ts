@@ -39,15 +39,7 @@ export async function openJson(given: FileSource, encoding: Encoding, options: O
     first.push(...elements.slice(0, limits.sampleRows - first.length).map((bytes) => parsed(decoder.decode(bytes))))
     if (first.length >= limits.sampleRows) break
   }
-  const base = {
-    name: file.name,
-    format: 'json' as const,
-    encoding,
-    delimiter: null,
-    sheet: null,
-    sheets: [],
-    notes: list.notes,
-  }
+  const base = jsonBase(file.name, encoding, list.notes)
   if (first.filter(Array.isArray).length > first.length / 2)
     return { ...base, ...gridOf(file, list.at, decoder, first) }
   const names = new RecordNames(file.name)
@@ -140,15 +132,7 @@ async function openRecord(file: SlicedSource, encoding: Encoding, decoder: TextD
   const record = flattenRecord(value)
   names.add(record)
   const rows = [names.row(record, 1)]
-  const base = {
-    name: file.name,
-    format: 'json' as const,
-    encoding,
-    delimiter: null,
-    sheet: null,
-    sheets: [],
-    notes: [],
-  }
+  const base = jsonBase(file.name, encoding, [])
   return { ...base, headings: [...names.names.keys()], sample: rows, rows: (signal) => inBatches(rows, signal) }
 }
 
@@ -183,4 +167,9 @@ function withoutMark(file: SlicedSource, encoding: Encoding, [a, b, c]: Uint8Arr
     slice: (from, to) => file.slice(from + 3, to + 3),
     arrayBuffer: () => whole().arrayBuffer(),
   }
+}
+
+/** What an opened file says of itself, whatever its records. */
+function jsonBase(name: string, encoding: Encoding, notes: string[]) {
+  return { name, format: 'json' as const, encoding, delimiter: null, sheet: null, sheets: [], notes }
 }
