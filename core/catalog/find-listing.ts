@@ -42,8 +42,10 @@ export class ListingIndex {
     )
     const ids = packWords(id.words)
     return Int32Array.from({ length: table.rows }, (_, row) => {
-      const [m, code] = [markets[market.codes[row] as number] ?? -1, id.codes[row] as number]
-      if (m < 0 || code < 0) return empty
+      const [own, code] = [market.codes[row] as number, id.codes[row] as number]
+      // one without a market goes with one without a market, and one of a strange market with none
+      const m = own < 0 ? -1 : (markets[own] as number)
+      if ((m < 0 && own >= 0) || code < 0) return empty
       const bytes = ids.bytes.subarray(code > 0 ? ids.ends[code - 1] : 0, ids.ends[code])
       const slot = this.#slotFor(hash(bytes, 0, bytes.length, m), (own) => this.#is(own, m, bytes))
       return this.#slots[slot] as number

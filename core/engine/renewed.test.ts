@@ -30,9 +30,9 @@ const listing: fc.Arbitrary<RowRecord> = fc.record({
   storeSince: fc.option(fc.integer({ min: 18_000, max: 20_000 })),
   country: fc.option(fc.constantFrom('IE', 'PT')),
   category: fc.constantFrom('Garden', 'Birds'),
-  market: fc.constantFrom('Marrowgate', 'Gavelhop'),
+  market: fc.option(fc.constantFrom('Marrowgate', 'Gavelhop'), { freq: 7 }),
 })
-const market = fc.constantFrom('Marrowgate', 'Gavelhop')
+const market = fc.option(fc.constantFrom('Marrowgate', 'Gavelhop'), { freq: 7 })
 const rowsOf: Partial<Record<KindName, fc.Arbitrary<RowRecord>>> = {
   listings: listing,
   sales: fc.record({ market, id: id.map(String), day: fc.integer({ min: 19_900, max: 20_100 }), units: figure(9) }),
@@ -208,28 +208,63 @@ test('whatever comes, goes or is said, a catalogue brought up to date is the one
   expect(laidOver).toBeGreaterThan(20)
 })
 
+const capture = (id: string, kind: KindName, capturedOn: number, rows: RowRecord[]): Capture => ({
+  id,
+  kind,
+  capturedOn,
+  windowDays: 30,
+  table: tableOf(kind, rows),
+})
+const row = (n: number, more: RowRecord = {}): RowRecord => ({
+  market: 'Marrowgate',
+  id: String(n),
+  title: titles[n] ?? '',
+  store: 'Sill',
+  price: 90_000,
+  currency: 'EUR',
+  units: 5,
+  listedOn: 19_900,
+  category: 'Birds',
+  ...more,
+})
+
+test('units that have to be estimated out of several captures are, from all of them', async () => {
+  const [first, then] = [capture('a', 'listings', 20_000, [row(0), row(1, { units: null, reviews: 10 })]), capture('b', 'listings', 20_030, [row(1, { units: null, reviews: 40 })])]
+  const estimate = async (captures: Capture[]) => new ItemMaker(await buildCatalog(captures), plainRules('EUR'), noCorrections).at(1).units
+  let isAllAsked = false
+  const all = async () => ((isAllAsked = true), [first, then])
+  const known = capture('c', 'listings', 19_990, [row(2)])
+  for (const before of [[first], [known, capture('a', 'listings', 20_000, [row(0), row(1, { reviews: 10 })])]]) {
+    isAllAsked = false
+    await renewCatalog(await buildCatalog(before), { kinds: new Set(['listings']), newest: [then], others: [], all }, noCorrections)
+    // units that were reported are kept, so that nothing is to be estimated there
+    expect(isAllAsked).toBe(before[0] === first)
+  }
+  const { catalog } = await renewCatalog(await buildCatalog([first]), { kinds: new Set(['listings']), newest: [then], others: [], all }, noCorrections)
+  const units = new ItemMaker(catalog, plainRules('EUR'), noCorrections).at(1).units
+  expect(units).not.toBeNull()
+  expect(units).toBe(await estimate([first, then]))
+  // and a new one of which no units are known is not laid over either
+  isAllAsked = false
+  await renewCatalog(await buildCatalog([known]), { kinds: new Set(['listings']), newest: [capture('d', 'listings', 20_050, [row(3, { units: null })])], others: [], all: async () => ((isAllAsked = true), [known]) }, noCorrections)
+  expect(isAllAsked).toBe(true)
+}) // prettier-ignore
+
+test('where the year of a category is another, the course of its items is looked at again, and of no other', async () => {
+  const months = (peak: number) => Array.from({ length: 12 }, (_, m) => ({ market: 'Marrowgate', term: 'bird bath', category: 'Birds', searches: m === peak ? 4000 : 400, day: Math.floor(Date.UTC(2025, m, 1) / 86_400_000) }))
+  const sales = [0, 1].flatMap((n) => Array.from({ length: 90 }, (_, d) => ({ market: 'Marrowgate', id: String(n), day: 19_900 + d, units: 3 })))
+  const of = [capture('l', 'listings', 20_000, [row(0), row(1, { category: 'Garden' })]), capture('s', 'sales', 20_000, sales)]
+  const terms = (peak: number) => capture('t', 'terms', 20_000, months(peak))
+  const before = await buildCatalog([...of, terms(5)])
+  const renewed = await renewCatalog(before, { kinds: new Set(['terms']), newest: [], others: [terms(1)], all: () => Promise.reject(new Error('not asked for')) }, noCorrections)
+  expect([...renewed.sameAs]).toEqual([-1, 1])
+  expect(renewed.catalog.life).toEqual((await buildCatalog([...of, terms(1)])).life)
+}) // prettier-ignore
+
 test('what nothing new is known of is not worked out again', async () => {
-  const at = (n: number, capturedOn: number, rows: RowRecord[]): Capture => ({
-    id: `c${n}`,
-    kind: 'listings',
-    capturedOn,
-    windowDays: 30,
-    table: tableOf('listings', rows),
-  })
-  const row = (n: number, more: RowRecord = {}) => ({
-    market: 'Marrowgate',
-    id: String(n),
-    title: titles[n] ?? '',
-    store: 'Sill',
-    price: 90_000,
-    currency: 'EUR',
-    units: 5,
-    listedOn: 19_900,
-    ...more,
-  })
-  const first = at(0, 20_000, [row(0), row(1), row(2)])
+  const first = capture('c0', 'listings', 20_000, [row(0), row(1), row(2)])
   const before = await buildCatalog([first])
-  const more = at(1, 20_010, [row(1, { units: 9 }), row(3)])
+  const more = capture('c1', 'listings', 20_010, [row(1, { units: 9 }), row(3)])
   const { catalog, sameAs } = await renewCatalog(
     before,
     { kinds: new Set(['listings']), newest: [more], others: [], all: () => Promise.reject(new Error('not asked for')) },

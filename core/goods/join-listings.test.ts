@@ -27,6 +27,17 @@ test('by barcode, by titles that say the same, and by titles that are alike', as
   ).toEqual([0, 0, 0, 1])
 })
 
+test('titles without barcodes are joined where the words that they share weigh enough', async () => {
+  const common = Array.from({ length: 40 }, (_, i): Named => [`garden patio thing${i}x other${i}x`])
+  const pair: Named[] = [['Copper hanging bird bath garden'], ['Copper hanging bird bath patio']]
+  const items = await joined([...common, ...pair])
+  // four rare words of four and a common one each; weights by hand: ln 43 ≈ 3.2 (two have them), ln 2 (nearly all have it)
+  expect(items[41]).toBe(items[40])
+  expect(new Set(items).size).toBe(41)
+  const coded = pair.map(([title], i): Named => [title, `290000000000${i}`])
+  expect(new Set(await joined([...common, ...coded])).size).toBe(42)
+})
+
 test('two brands are not joined by words, but by a barcode they are', async () => {
   const box = (brand: string | null, gtin: string | null = null): Named => ['Nest box oak', gtin, brand]
   expect(await joined([box('tern'), box('wren'), ['Oak nest box'], box('tern')])).toEqual([0, 1, 0, 0])

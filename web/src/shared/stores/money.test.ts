@@ -46,6 +46,29 @@ test('what was kept has the figures of now, not of then', async () => {
   await all.sheaf.undo()
 })
 
+test('one more decision asks for its own figures, and other figures for those of all', async () => {
+  const all = await setup()
+  const asked: string[][] = []
+  const { engine } = all.services
+  const call = engine.call.bind(engine)
+  engine.call = ((name: string, args: unknown[], options?: object) => {
+    if (name === 'rows') asked.push(args[0] as string[])
+    return (call as (...a: unknown[]) => unknown)(name, args, options)
+  }) as typeof engine.call
+  const record = (key: string) =>
+    all.sheaf.record({ key, action: 'hold', text: '', snapshot: { title: key, picture: null, profitE4: null, units: null, listings: 1 } }) // prettier-ignore
+  await record('Marrowgate/A1')
+  await until(() => asked.length === 1, 'the first')
+  await record('Marrowgate/A3')
+  await until(() => asked.length === 2, 'the second')
+  expect(asked).toEqual([['Marrowgate/A1'], ['Marrowgate/A3']])
+  await all.workspace.follow()
+  await until(() => asked.length === 3, 'both')
+  expect(asked[2]).toEqual(['Marrowgate/A1', 'Marrowgate/A3'])
+  await all.sheaf.undo()
+  await all.sheaf.undo()
+})
+
 test('drafts follow costs, fees and prices of Margin; a typed price stays; what is dropped or barred is not ready', async () => {
   const all = await setup()
   const { drafts, rules, workspace, services } = all
