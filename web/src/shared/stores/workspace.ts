@@ -90,6 +90,10 @@ export const useWorkspace = defineStore('workspace', () => {
   /** the ledger with what is set aside marked */
   const entries = computed(() => ledger.value.map((e) => ({ ...e, spoilt: e.spoilt ?? summary.value.spoilt[e.id] })))
   const spoilt = computed(() => entries.value.filter((e) => e.spoilt !== undefined))
+  /** whether it is not known yet if anything was gathered */
+  const unread = computed(
+    () => state.value === 'opening' || (state.value === 'working' && version.value === 0 && ledger.value.length === 0),
+  )
   const empty = computed(() => state.value === 'ready' && ledger.value.length === 0)
   return {
     state,
@@ -99,6 +103,7 @@ export const useWorkspace = defineStore('workspace', () => {
     spoilt,
     summary,
     version,
+    unread,
     empty,
     reload,
     renew,

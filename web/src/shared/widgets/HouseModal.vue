@@ -5,7 +5,16 @@ import { useReturnFocus } from '../use-return-focus'
 import FocusFirst from './FocusFirst.vue'
 
 /** A dialog in the middle of the page with its title as its name; what had the focus has it again when it closes. */
-const { title, width } = defineProps<{ title: string; width: number }>()
+const {
+  title,
+  width,
+  held = false,
+} = defineProps<{
+  title: string
+  width: number
+  /** whether it stays until what it tells of is done */
+  held?: boolean
+}>()
 const show = defineModel<boolean>('show', { required: true })
 useReturnFocus(show)
 </script>
@@ -15,6 +24,8 @@ useReturnFocus(show)
     v-model:show="show"
     preset="card"
     :closable="false"
+    :mask-closable="!held"
+    :close-on-esc="!held"
     :style="{ width: `${width}px`, maxWidth: '96vw' }"
     role="dialog"
     :aria-label="title"
@@ -22,7 +33,9 @@ useReturnFocus(show)
     <FocusFirst>
       <div class="head">
         <h2>{{ title }}</h2>
-        <button class="bare close" aria-label="Close" @click="show = false"><X :size="18" aria-hidden="true" /></button>
+        <button v-if="!held" class="bare close" aria-label="Close" @click="show = false">
+          <X :size="18" aria-hidden="true" />
+        </button>
       </div>
       <slot />
     </FocusFirst>

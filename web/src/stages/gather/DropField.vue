@@ -1,20 +1,12 @@
 <script setup lang="ts">
 import { Upload } from '@lucide/vue'
-import { useFileDialog } from '@vueuse/core'
+import { useGather } from './gather-store'
 
-const emit = defineEmits<{ files: [files: File[]] }>()
-const { open, onChange, reset } = useFileDialog({
-  accept: '.csv,.tsv,.txt,.xlsx,.json,.ndjson,.jsonl,.parquet',
-  multiple: true,
-})
-onChange((list) => {
-  if (list?.length) emit('files', [...list])
-  reset()
-})
+const gather = useGather()
 </script>
 
 <template>
-  <button class="drop" @click="open()">
+  <button class="drop" @click="gather.choose">
     <Upload :size="22" aria-hidden="true" />
     <span
       ><b>Drop files anywhere, or choose them</b><br /><span class="quiet small"

@@ -6,7 +6,7 @@ import DropField from './DropField.vue'
 import ScanForm from './ScanForm.vue'
 
 defineProps<{ busy: boolean }>()
-defineEmits<{ demo: []; files: [files: File[]] }>()
+defineEmits<{ demo: [] }>()
 const jobs = useJobs()
 const finished = computed(() => jobs.jobs.filter((j) => j.state === 'done').length)
 const share = computed(() => {
@@ -46,7 +46,7 @@ const share = computed(() => {
         A market's listings, sales by day or week, or a supplier's price list. You see how each column is read before
         anything is kept.
       </p>
-      <DropField @files="(f) => $emit('files', f)" />
+      <DropField />
     </section>
     <section class="panel door">
       <h2>Connect a source</h2>

@@ -54,10 +54,10 @@ async function loadDemo() {
     <FileOpening v-if="gather.opening" class="panel" />
     <ImportReview v-if="gather.current" :key="gather.current.file.name" />
     <template v-else-if="(workspace.empty || demo === 'loading') && !gather.opening">
-      <FirstDoors :busy="demo === 'loading'" @demo="loadDemo" @files="gather.offer" />
+      <FirstDoors :busy="demo === 'loading'" @demo="loadDemo" />
       <ScanList />
     </template>
-    <p v-else-if="workspace.state === 'opening'" class="quiet" role="status">Opening …</p>
+    <p v-else-if="workspace.unread" class="quiet" role="status">Opening …</p>
     <template v-else-if="!gather.opening">
       <header class="head">
         <h1>Gather</h1>
@@ -68,7 +68,7 @@ async function loadDemo() {
         >
       </header>
       <div class="ways">
-        <DropField @files="gather.offer" />
+        <DropField />
         <ScanForm class="panel way" />
       </div>
       <ScanList />

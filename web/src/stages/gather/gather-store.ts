@@ -1,3 +1,4 @@
+import { useFileDialog } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, toRaw } from 'vue'
 import {
@@ -51,6 +52,15 @@ export const useGather = defineStore('gather', () => {
   function fail(file: string, thrown: unknown): void {
     failures.value = [...failures.value, { file, text: toProblem(thrown).message }]
   }
+
+  // Of the store, not of what is on the screen: the screen may change while the seller still chooses, and no file is lost by it.
+  const dialog = useFileDialog({ accept: '.csv,.tsv,.txt,.xlsx,.json,.ndjson,.jsonl,.parquet', multiple: true })
+  dialog.onChange((files) => {
+    if (files?.length) void offer([...files])
+    dialog.reset()
+  })
+  /** Lets the seller choose files to take in. */
+  const choose = () => dialog.open()
 
   /** Takes files in; the first is opened at once. */
   async function offer(files: readonly File[]): Promise<void> {
@@ -198,6 +208,7 @@ export const useGather = defineStore('gather', () => {
     preview,
     opening,
     failures,
+    choose,
     offer,
     skip,
     open,

@@ -1,10 +1,13 @@
+import { jest } from '@jest/globals'
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { nextTick } from 'vue'
 import { openFile, previewRows, proposeMapping, Recogniser } from '@sickle/core/intake'
 import { servicesKey, type Services } from '@/services/services'
 import { openDatabase } from '@/storage/database'
+import { until } from '@/testing/until'
 import ColumnTable from './ColumnTable.vue'
+import DropField from './DropField.vue'
 import FileOpening from './FileOpening.vue'
 import FileQuestions from './FileQuestions.vue'
 import ImportHints from './ImportHints.vue'
@@ -34,7 +37,7 @@ async function withFile(csv: string) {
   const host = mount({ template: '<i/>', setup: () => ({ gather: useGather() }) }, { global })
   const gather = (host.vm as unknown as { gather: ReturnType<typeof useGather> }).gather
   await gather.offer([file])
-  return { gather, global }
+  return { gather, global, file }
 }
 const csv =
   'Item ID,Title,Seller,Price (EUR),Gizmo\nA1,Cow bell brass,Wren,3.50,4\nA2,Dog lead red,Tern,9.00,17\nA3,Yoga mat blue,Wren,12.00,0\n'
@@ -97,4 +100,22 @@ test('while a file is being opened its name stands there, with a way out', async
   await nextTick()
   expect(bar.text()).toContain('Reading large.json')
   expect(bar.get('button').text()).toBe('Cancel')
+})
+
+test('a file that is chosen once the field is gone from the screen opens all the same', async () => {
+  const { gather, global, file } = await withFile(csv)
+  await gather.skip()
+  expect(gather.current).toBeNull()
+  const inputs: HTMLInputElement[] = []
+  const click = jest.spyOn(HTMLInputElement.prototype, 'click').mockImplementation(function (this: HTMLInputElement) {
+    inputs.push(this)
+  })
+  const field = mount(DropField, { global })
+  await field.find('button').trigger('click')
+  field.unmount()
+  Object.defineProperty(inputs[0]!, 'files', { value: [file] })
+  inputs[0]!.dispatchEvent(new Event('change'))
+  await until(() => gather.current !== null)
+  expect(gather.current?.file.name).toBe('a.csv')
+  click.mockRestore()
 })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
-import { NButton, useMessage } from 'naive-ui'
+import { NButton, NSpin, useMessage } from 'naive-ui'
+import { ref } from 'vue'
 import { useServices } from '@/services/services'
 import { downloadBytes } from '@/shared/download'
 import { bytes as size } from '@/shared/format'
@@ -8,6 +9,7 @@ import { toProblem } from '@/shared/problem'
 import { useAsk } from '@/shared/stores/ask'
 import { useJobs } from '@/shared/stores/jobs'
 import { useWriteLock } from '@/shared/stores/write-lock'
+import HouseModal from '@/shared/widgets/HouseModal.vue'
 
 const services = useServices()
 const jobs = useJobs()
@@ -39,13 +41,17 @@ files.onChange((list) => {
       no: 'Leave as it is',
     }).then((yes) => void (yes && restore(file)))
 })
+/** the file that is put in place: nothing else is done meanwhile, as it would be lost */
+const restoring = ref<string | null>(null)
 async function restore(file: File) {
+  restoring.value = file.name
   try {
     writeLock.assertWriter()
     await jobs.run(`Restore ${file.name}`, () => services.intake.call('restore', [file]))
     writeLock.tell({ about: 'everything' })
     location.reload()
   } catch (thrown) {
+    restoring.value = null
     message.error(toProblem(thrown).message, { duration: 0, closable: true })
   }
 }
@@ -62,5 +68,10 @@ async function restore(file: File) {
       <NButton type="primary" size="small" @click="save">Write a backup</NButton>
       <NButton size="small" @click="files.open()">Restore one</NButton>
     </div>
+    <HouseModal :show="restoring !== null" held title="Putting the backup in place" :width="420">
+      <p class="row-gap" role="status">
+        <NSpin :size="16" /> {{ restoring }} is checked, then put in place of what is here.
+      </p>
+    </HouseModal>
   </section>
 </template>
