@@ -37,10 +37,32 @@ const ways: ((bytes: Uint8Array, random: Random, other: Uint8Array) => Uint8Arra
 ]
 
 const nasty = [
-  '"', '""",', '\u0000\u0000', '\ufeff', '\r', '\n\n\n\n', '1e999', '-0', 'NaN', '99999999999999999999999999', '=1+1',
-  '<script>', '__proto__', '{"__proto__":{"x":1}}', ']}', '['.repeat(500), ','.repeat(5000), '\ud800', '٣٤٥', '２０２６',
-  '31.12.99999', '0000-00-00', '9'.repeat(400), 'a'.repeat(70_000), '\t;|,',
-] // prettier-ignore
+  '"',
+  '""",',
+  '\u0000\u0000',
+  '\ufeff',
+  '\r',
+  '\n\n\n\n',
+  '1e999',
+  '-0',
+  'NaN',
+  '99999999999999999999999999',
+  '=1+1',
+  '<script>',
+  '__proto__',
+  '{"__proto__":{"x":1}}',
+  ']}',
+  '['.repeat(500),
+  ','.repeat(5000),
+  '\ud800',
+  '٣٤٥',
+  '２０２６',
+  '31.12.99999',
+  '0000-00-00',
+  '9'.repeat(400),
+  'a'.repeat(70_000),
+  '\t;|,',
+]
 
 /** Files that are hostile as a whole. */
 const hostile: ((random: Random) => { name: string; bytes: Uint8Array })[] = [

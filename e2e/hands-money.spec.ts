@@ -17,7 +17,11 @@ test('every cost counts: the form, fee steps and files, the floor, the rule and 
   await fill(page, 'Percentage of Market fee', '120')
   await expect(page.getByRole('alert')).toHaveText('It must be from 0 to 100 %')
   await fill(page, 'Percentage of Market fee', '10')
-  await page.getByRole('row').filter({ has: page.getByLabel('Percentage of Market fee') }).getByRole('button', { name: 'add a step' }).click()
+  await page
+    .getByRole('row')
+    .filter({ has: page.getByLabel('Percentage of Market fee') })
+    .getByRole('button', { name: 'add a step' })
+    .click()
   await fill(page, 'Step 1 of Market fee begins at', '10.00')
   await fill(page, 'Percentage of step 1 of Market fee', '20')
   const file = page.waitForEvent('download')
@@ -34,7 +38,9 @@ test('every cost counts: the form, fee steps and files, the floor, the rule and 
     await (await chooser).setFiles(textFile('fees.json', content))
   }
   await bring(text.replace('"percent": 10', '"percent": "ten"'))
-  await expect(page.getByRole('alert')).toHaveText('The fee schedule cannot be used: percentage of line 1 must be a number.')
+  await expect(page.getByRole('alert')).toHaveText(
+    'The fee schedule cannot be used: percentage of line 1 must be a number.',
+  )
   await bring(text.replace('"percent": 10', '"percent": 0'))
   await expect(page.getByLabel('Percentage of Market fee')).toHaveValue('0')
   await page.keyboard.press('Escape')
@@ -70,7 +76,7 @@ test('every cost counts: the form, fee steps and files, the floor, the rule and 
   const before = Number(await price.inputValue())
   await page.keyboard.press('ArrowUp')
   await expect(price).toHaveValue((before + 0.01).toFixed(2))
-}) // prettier-ignore
+})
 
 test('rates and tax, refused where they make no sense, count in every price', async ({ page }) => {
   await page.goto('/')
@@ -128,7 +134,15 @@ test('drafts are edited, keep their words, and leave as they are seen', async ({
   const file = page.waitForEvent('download')
   await page.getByRole('button', { name: /^Export 1 as CSV/ }).click()
   const [row] = rowsOf(await textOf(await file))
-  expect(row).toMatchObject({ title: 'Strong balcony hooks', price: '14.00', 'price by': 'hand', quantity: '12', 'handling days': '3', description: 'Holds a basket.', fees: 'assumed' }) // prettier-ignore
+  expect(row).toMatchObject({
+    title: 'Strong balcony hooks',
+    price: '14.00',
+    'price by': 'hand',
+    quantity: '12',
+    'handling days': '3',
+    description: 'Holds a basket.',
+    fees: 'assumed',
+  })
   expect(row?.tags?.split('|')).toContain('railing hook')
   await draft.getByRole('button', { name: 'Price as in Margin again' }).click()
   await expect(page.getByLabel('Price', { exact: true })).toHaveValue('12.89')

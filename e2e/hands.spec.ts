@@ -20,7 +20,7 @@ test('sheaves: made, chosen, renamed, searched, noted, decided anew, and taken o
   await decide(page, 'bird bath', /^Hold/)
   await decide(page, 'Kneeling pad', /^Drop/)
   await go(page, 'Sheaves')
-  const list = page.getByRole('region', { name: 'Decisions' })
+  const list = page.getByRole('table', { name: 'Decisions' })
   await expect(list.getByRole('row')).toHaveCount(3)
   await page.getByLabel('Name of the sheaf').fill('Spring balcony')
   await page.getByLabel('Name of the sheaf').press('Enter')
@@ -32,10 +32,10 @@ test('sheaves: made, chosen, renamed, searched, noted, decided anew, and taken o
   await page.getByLabel('Search the sheaf').fill('sample')
   await expect(list.getByRole('row')).toHaveCount(2)
   await page.getByLabel('Search the sheaf').fill('')
-  await page.getByRole('button', { name: /^Dropped/ }).click()
+  await page.getByText(/^Dropped/).click()
   await expect(list.getByRole('row')).toHaveCount(2)
   await page.getByLabel(/^Decision on Kneeling/).selectOption('keep')
-  await page.getByRole('button', { name: /^All/ }).click()
+  await page.getByRole('radiogroup').getByText(/^All/).click()
   const file = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save as CSV' }).click()
   const rows = rowsOf(await textOf(await file))
@@ -95,7 +95,10 @@ test('packs, offers and joins by hand, each with its figure and its way back', a
   await expect(look(page)).toContainText('No supplier offer is known')
   await look(page).getByRole('button', { name: 'Let Sickle choose' }).click()
   await expect(look(page)).toContainText('Landed € 3.20')
-  await look(page).getByRole('group', { name: /^Pieces in the pack of/ }).getByRole('button', { name: /one more/ }).click()
+  await look(page)
+    .getByRole('group', { name: /^Pieces in the pack of/ })
+    .getByRole('button', { name: /one more/ })
+    .click()
   await expect(look(page)).toContainText('Landed € 1.60 a pack of 4')
   await page.keyboard.press('Control+z')
   await expect(look(page)).toContainText('Landed € 3.20')
@@ -107,7 +110,7 @@ test('packs, offers and joins by hand, each with its figure and its way back', a
   await expect(joined).toContainText('1 listing joined')
   await page.keyboard.press('Control+z')
   await expect(joined).toContainText('2 listings joined')
-}) // prettier-ignore
+})
 
 test('records leave as XLSX and Parquet and come back the same; templates and the Data Package too', async ({
   page,

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import Papa from 'papaparse'
 import { expect, test } from '@playwright/test'
-import { bringIn, chooseFiles, findRow, fixture, ledgerRow, sample, textOf } from './steps'
+import { bringIn, chooseFiles, chooseView, findRow, fixture, ledgerRow, sample, textOf } from './steps'
 
 test('files that no generator of ours made: read right, or asked about', async ({ page }) => {
   await page.goto('/')
@@ -14,7 +14,7 @@ test('files that no generator of ours made: read right, or asked about', async (
   )
 
   await expect(review).toContainText('WINDOWS-1252 · semicolons')
-  await expect(review.getByLabel('Price (EUR) is')).toHaveValue('field:price')
+  await expect(review.getByRole('combobox', { name: 'Price (EUR) is' })).toHaveText('Price *')
   await expect(review).toContainText("no usable price ('n/a')")
   await bringIn(page, { market: 'Marrowgate' })
   await expect(page.getByRole('heading', { name: 'shop-sales.tsv' })).toBeVisible()
@@ -23,7 +23,7 @@ test('files that no generator of ours made: read right, or asked about', async (
   await expect(page.getByRole('heading', { name: 'rival-listings.json' })).toBeVisible()
   await bringIn(page, { market: 'Loopreel' })
   await expect(page.getByRole('heading', { name: 'supplier-prices.xlsx' })).toBeVisible()
-  await expect(review.getByLabel('10-49 is')).toHaveValue('tier:10')
+  await expect(review.getByRole('combobox', { name: '10-49 is' })).toHaveText('Price from 10')
   await bringIn(page, { supplier: 'Quaymaster' })
   await expect(page.getByRole('heading', { name: 'daily-units.ndjson' })).toBeVisible()
   await bringIn(page)
@@ -122,7 +122,7 @@ test('338 weeks of real sales, walked to a listing file; units, margins and rank
     await expect(look).toContainText(`Little season: strength ${fs.toFixed(2)} over ${months} months`)
     await expect(look).toContainText(`changed most around ${inWords.format(change.day * 86_400_000)}`)
     await expect(look).toContainText('it takes daily figures of eight weeks')
-    await look.getByRole('button', { name: '28', exact: true }).click()
+    await chooseView(page, 'Days shown', '28')
     // The chart's table says units a day, week by week.
     const weeks = await look.getByRole('table', { name: 'Units a day' }).getByRole('cell').allTextContents()
     expect(weeks.map((t) => Number(t.replaceAll(',', '')))).toEqual(

@@ -12,6 +12,16 @@ export const textFile = (name: string, text: string | Buffer) => ({
 export const sample = (name: string) => fileURLToPath(new URL(`../core/intake/fixtures/${name}`, import.meta.url))
 export const fixture = (name: string) => fileURLToPath(new URL(`./fixtures/${name}`, import.meta.url))
 
+/** Chooses from a select of Naive UI: opens it, and takes one of what it lists. */
+export async function chooseOption(select: Locator, option: string | RegExp): Promise<void> {
+  await select.click()
+  await select.page().getByRole('option', { name: option, exact: true }).click()
+}
+
+/** Which of a few views is shown: the radio itself cannot be hit by a mouse, its label can. */
+export const chooseView = (page: Page | Locator, group: string, view: string) =>
+  page.getByRole('radiogroup', { name: group }).getByText(view, { exact: true }).click()
+
 /** Chooses files with the drop field, by mouse. */
 export async function chooseFiles(
   page: Page,

@@ -62,7 +62,10 @@ test('every dialog, drawer and popover has a name, passes the strictest rules, t
   await opened(page, button('Limits'), 'Limits of a scan', found)
   await opened(page, button('Templates'), 'Templates', found)
   await opened(page, page.getByRole('button', { name: 'gavelhop-listings.csv', exact: true }), 'Records', found)
-  const refused = page.getByRole('row').filter({ hasText: 'gavelhop-listings.csv' }).getByRole('button', { name: '1', exact: true })
+  const refused = page
+    .getByRole('row')
+    .filter({ hasText: 'gavelhop-listings.csv' })
+    .getByRole('button', { name: '1', exact: true })
   await opened(page, refused, 'What could not be taken', found)
   await opened(page, button('Remove quaymaster-prices.xlsx'), 'Remove a file', found)
   await chooseFiles(page, textFile('supplier.csv', offersCsv))
@@ -89,7 +92,7 @@ test('every dialog, drawer and popover has a name, passes the strictest rules, t
   found.push(...(await faults(page, 'New sheaf')))
   await page.keyboard.press('Escape')
   expect(found).toEqual([])
-}) // prettier-ignore
+})
 
 test('at twice the size nothing scrolls sideways', async ({ page }) => {
   await loadDemo(page)
@@ -99,7 +102,11 @@ test('at twice the size nothing scrolls sideways', async ({ page }) => {
   const look = async (view: string) => {
     const by = await page.evaluate(() => {
       const beyond = (e: Element) => e.scrollWidth - e.clientWidth
-      const panes = [document.documentElement, document.body, ...document.querySelectorAll('#stage, #stage > *, #stage > * > *')]
+      const panes = [
+        document.documentElement,
+        document.body,
+        ...document.querySelectorAll('#stage, #stage > *, #stage > * > *'),
+      ]
       return Math.max(...panes.map(beyond))
     })
     if (by > 0) wide.push(`${view}: ${by} px`)
@@ -108,8 +115,9 @@ test('at twice the size nothing scrolls sideways', async ({ page }) => {
     await page.goto(`/${path}`)
     await expect(page.locator('main h1, main h2, main .name').first()).toBeVisible()
     if (path === 'demand') await expect(page.locator('.field .label').first()).toBeVisible()
-    if (path === 'gather') await expect(page.getByRole('region', { name: 'Ledger' }).getByRole('row').nth(1)).toBeVisible()
+    if (path === 'gather')
+      await expect(page.getByRole('region', { name: 'Ledger' }).getByRole('row').nth(1)).toBeVisible()
     await look(path)
   }
   expect(wide).toEqual([])
-}) // prettier-ignore
+})

@@ -17,7 +17,7 @@ test('a profit before any fee is entered counts assumed fees and says so, wherev
   await look(page).getByRole('button', { name: /^Keep/ }).click()
   await expect(page.getByText('if sales are shared evenly, fees assumed')).toBeVisible()
   await page.getByRole('link', { name: /^Sheaves/ }).click()
-  await expect(page.getByRole('region', { name: 'Decisions' }).getByRole('img', { name: 'assumed' })).toBeVisible()
+  await expect(page.getByRole('table', { name: 'Decisions' }).getByRole('img', { name: 'assumed' })).toBeVisible()
   await page.getByRole('link', { name: /^Margin/ }).click()
   await expect(page.locator('[data-test=profit]').getByRole('img', { name: 'assumed' })).toBeVisible()
   await expect(page.getByRole('region', { name: 'Cost sheet' })).toContainText('no fees are entered for Marrowgate')
@@ -28,8 +28,8 @@ test('a profit before any fee is entered counts assumed fees and says so, wherev
   // 12.89 − 3.20
   await expect(page.locator('[data-test=profit]')).toHaveText('+9.69')
   await page.getByRole('link', { name: /^Sheaves/ }).click()
-  await expect(page.getByRole('region', { name: 'Decisions' })).toContainText('+9.70')
-  await expect(page.getByRole('region', { name: 'Decisions' })).toContainText('+7.37 when decided')
+  await expect(page.getByRole('table', { name: 'Decisions' })).toContainText('+9.70')
+  await expect(page.getByRole('table', { name: 'Decisions' })).toContainText('+7.37 when decided')
 })
 
 test('everything by name finds what is gathered, and opens it', async ({ page }) => {
@@ -44,7 +44,9 @@ test('everything by name finds what is gathered, and opens it', async ({ page })
   await type('peanut feeder')
   await expect(option(/item$/)).toBeVisible()
   await option(/term, Marrowgate$/).click()
-  await expect(page.getByRole('region', { name: 'Search terms' }).getByRole('heading', { name: /peanut feeder/ })).toBeVisible()
+  await expect(
+    page.getByRole('region', { name: 'Search terms' }).getByRole('heading', { name: /peanut feeder/ }),
+  ).toBeVisible()
   await type('Garden Birds')
   await option(/category$/).click()
   await page.waitForURL('**/finds')
@@ -59,11 +61,14 @@ test('everything by name finds what is gathered, and opens it', async ({ page })
   await type('nut feeder')
   await option(/item$/).click()
   await expect(page.getByRole('region', { name: 'Answers' })).toBeVisible()
-  const store = await page.getByTitle(/^All that .* sells$/).first().textContent()
+  const store = await page
+    .getByTitle(/^All that .* sells$/)
+    .first()
+    .textContent()
   await type(store?.trim() ?? '?')
   await option(/store, /).click()
   await expect(page.getByTitle(`Lift the limit store ${store?.trim() ?? '?'}`)).toBeVisible()
-}) // prettier-ignore
+})
 
 test('the file of finds has barcode and address; a listing is opened in a new tab that knows nothing of this one', async ({
   page,
@@ -95,7 +100,9 @@ B2,Nest box felt,9.00,2,,javascript:alert(1),Garden / Birds
   await findRow(page, 'oak').click()
   const link = look(page).getByRole('link', { name: 'Open its listing: Nest box, oak' })
   await expect(link).toHaveAttribute('rel', 'noopener noreferrer')
-  await context.route('https://marrowgate.example/**', (route) => route.fulfill({ contentType: 'text/html', body: '<title>There</title>' })) // prettier-ignore
+  await context.route('https://marrowgate.example/**', (route) =>
+    route.fulfill({ contentType: 'text/html', body: '<title>There</title>' }),
+  )
   const opened = context.waitForEvent('page')
   await link.click()
   const there = await opened
@@ -113,7 +120,13 @@ test('old figures carry a warning of their age, fresh ones none; counts stand be
   await expect(page.getByRole('region', { name: 'Answers' }).getByText(/ old$/).first()).toBeVisible()
   await page.getByRole('link', { name: /^Gather/ }).click()
   const today = new Date().toISOString().slice(0, 10)
-  await chooseFiles(page, textFile('own.csv', 'SKU,My title,My price (EUR),EAN,Stock\nO1,Bird bath,20.00,4006381333931,3\nO2,Nest box,9.00,,4\n')) // prettier-ignore
+  await chooseFiles(
+    page,
+    textFile(
+      'own.csv',
+      'SKU,My title,My price (EUR),EAN,Stock\nO1,Bird bath,20.00,4006381333931,3\nO2,Nest box,9.00,,4\n',
+    ),
+  )
   const review = page.getByRole('region', { name: 'Import' })
   await expect(review).toBeVisible()
   await bringIn(page, { market: 'Marrowgate' })

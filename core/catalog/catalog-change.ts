@@ -2,7 +2,7 @@ import type { Capture, KindName } from '../records'
 import type { Table } from '../tables'
 import type { Catalog } from './catalog'
 
-/** What came in or went since a catalogue was worked out. */
+/** What came in or went since a catalog was worked out. */
 export interface Gathered {
   /** kinds of all that came in or went */
   kinds: ReadonlySet<KindName>
@@ -14,7 +14,7 @@ export interface Gathered {
   all: () => Promise<readonly Capture[]>
 }
 
-/** A catalogue that was brought up to date. */
+/** A catalog that was brought up to date. */
 export interface CatalogChange {
   catalog: Catalog
   /** item → the item of before that has the same figures, but for days that have passed; -1 where they are to be worked out */

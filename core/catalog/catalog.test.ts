@@ -251,11 +251,18 @@ test('what stores, competing offers, clips and advertisements say of an item; wh
   ])
   const [both, trowel] = items
   expect(both).toMatchObject({
-    rank: 40, stock: 13, commission: 0.1, creators: 2, storeSince: 20000,
-    currency: ['EUR', 'GBP'], country: ['IE', 'PT'], language: ['English'], shipsFrom: [],
+    rank: 40,
+    stock: 13,
+    commission: 0.1,
+    creators: 2,
+    storeSince: 20000,
+    currency: ['EUR', 'GBP'],
+    country: ['IE', 'PT'],
+    language: ['English'],
+    shipsFrom: [],
     // Perch from an offer, Sill and Rail from listings; Sill lists nothing else, Rail does
     reach: { competingOffers: 3, clipCreators: 2, clipCommission: 0.2, oneItemStores: 1, channels: ['feed'] },
-  }) // prettier-ignore
+  })
   expect(trowel?.reach).toEqual({
     competingOffers: null,
     clipCreators: null,

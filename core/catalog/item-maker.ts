@@ -12,7 +12,7 @@ import type { Corrections, SellerRules } from './rules'
 import { seriesAt } from './sales-block'
 import { unpublishedAt } from './unpublished-units'
 
-/** Makes items out of the catalogue's columns one by one, as they are asked for: a million of them are never there at once. */
+/** Makes items out of the catalog's columns one by one, as they are asked for: a million of them are never there at once. */
 export class ItemMaker {
   readonly catalog: Catalog
   readonly rules: SellerRules
@@ -42,7 +42,7 @@ export class ItemMaker {
     return this.#reader.key(this.catalog.members[this.catalog.starts[item] as number] as number)
   }
 
-  /** Finds the catalogue's listings. */
+  /** Finds the catalog's listings. */
   index(): ListingIndex {
     return (this.#index ??= new ListingIndex(this.catalog.listings))
   }

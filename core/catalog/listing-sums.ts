@@ -26,7 +26,7 @@ export interface ListingSums {
   windowEnd: number | null
 }
 
-/** @param places rows of the catalogue's listings, each once */
+/** @param places rows of the catalog's listings, each once */
 export function sumListings(catalog: Catalog, places: Iterable<number>, rules: SellerRules): ListingSums {
   const reader = new ListingReader(catalog.listings)
   const stores = new Set<string>()

@@ -14,7 +14,7 @@ import { sameItems } from './same-items'
 export interface RejoinOptions extends WorkOptions {
   /** captures of kinds other than listings and sales */
   others: readonly Capture[]
-  /** finds the catalogue's listings */
+  /** finds the catalog's listings */
   index: () => ListingIndex
 }
 

@@ -26,7 +26,7 @@ import { windowEnds } from './window-ends'
 const ofListings: readonly KindName[] = ['listings', 'sales', 'stores']
 
 /**
- * Brings a catalogue up to date with what came in or went: only listings that it speaks of are taken apart, joined and worked out
+ * Brings a catalog up to date with what came in or went: only listings that it speaks of are taken apart, joined and worked out
  * anew. Groups that stand are kept: a listing whose title, barcode and brand are what they were stays with those it was with.
  *
  * @throws Problem 'cancelled'

@@ -6,7 +6,7 @@ import {
   rankCurve,
   type Estimate,
   type RankCurve,
-  type StockLook,
+  type StockReading,
 } from '../estimates'
 import { numbers, recordCodec, TableBuilder, type Table } from '../tables'
 import { ListingReader } from './listing'
@@ -54,7 +54,7 @@ export async function unpublishedUnits(
   for (let row = 0; row < listings.rows; row++) if (!isKnown(row)) unknown.push(row)
   if (unknown.length === 0) return { rows: listings.rows, columns: {} }
   const wanted = new Set(unknown)
-  const [reviews, stock] = [looksOf('reviews', captures, wanted), looksOf('stock', captures, wanted)]
+  const [reviews, stock] = [readingsOf('reviews', captures, wanted), readingsOf('stock', captures, wanted)]
   const curves = rankCurves(reader)
   const builder = new TableBuilder(codec.columns)
   for (let row = 0; row < listings.rows; row++) {
@@ -94,41 +94,45 @@ export function unpublishedAt(table: Table, listing: number): UnpublishedUnits |
   return { ...all, by: Object.fromEntries(by) as UnpublishedUnits['by'] }
 }
 
-interface Look {
+interface Reading {
   day: number
   value: number
 }
 
 /** What captures of listings say of a figure over time, for the wanted listings, oldest first. */
-function looksOf(name: string, captures: readonly NumberedCapture[], wanted: ReadonlySet<number>): Map<number, Look[]> {
-  const looks = new Map<number, Look[]>()
+function readingsOf(
+  name: string,
+  captures: readonly NumberedCapture[],
+  wanted: ReadonlySet<number>,
+): Map<number, Reading[]> {
+  const readings = new Map<number, Reading[]>()
   const telling = captures.filter(({ capture }) => capture.kind === 'listings' && capture.table.columns[name])
-  if (telling.length < 2) return looks
+  if (telling.length < 2) return readings
   for (const { capture, rows, listings } of telling) {
     const values = numbers(capture.table, name)
     for (let i = 0; i < rows.length; i++) {
       const [listing, value] = [listings[i] as number, values[rows[i] as number] as number]
       if (!wanted.has(listing) || Number.isNaN(value)) continue
-      const list = looks.get(listing) ?? []
+      const list = readings.get(listing) ?? []
       list.push({ day: capture.capturedOn, value })
-      looks.set(listing, list)
+      readings.set(listing, list)
     }
   }
-  return looks
+  return readings
 }
 
-const recent = (looks: readonly Look[]) => looks.filter((l) => l.day > (looks.at(-1)?.day ?? 0) - span)
+const recent = (readings: readonly Reading[]) => readings.filter((l) => l.day > (readings.at(-1)?.day ?? 0) - span)
 
-function byReviews(all: readonly Look[]): Estimate | null {
-  const looks = recent(all)
-  const [first, last] = [looks[0], looks.at(-1)]
+function byReviews(all: readonly Reading[]): Estimate | null {
+  const readings = recent(all)
+  const [first, last] = [readings[0], readings.at(-1)]
   if (!first || !last || last.day - first.day < leastDays || last.value < first.value) return null
   return scaled(fromReviews(last.value - first.value), window / (last.day - first.day))
 }
 
-function byStock(all: readonly Look[]): Estimate | null {
-  const looks = recent(all).map(({ day, value }): StockLook => ({ day, stock: value }))
-  const { estimate, judgedDays, hiddenDays } = fromStock(looks)
+function byStock(all: readonly Reading[]): Estimate | null {
+  const readings = recent(all).map(({ day, value }): StockReading => ({ day, stock: value }))
+  const { estimate, judgedDays, hiddenDays } = fromStock(readings)
   return estimate && scaled(estimate, window / (judgedDays + hiddenDays))
 }
 

@@ -101,7 +101,7 @@ test('finds leave as a file with the columns that are seen, in their order', asy
   expect(columns.find((c) => c.name === 'units')?.type).toBe('integer')
 })
 
-test('what was said of joins by hand holds in the catalogue', async () => {
+test('what was said of joins by hand holds in the catalog', async () => {
   const said = { apart: {}, together: { 'Marrowgate/4': 'Marrowgate/1', 'Marrowgate/99': 'Marrowgate/1' } }
   const { starts, members } = await buildCatalog([capture()], {}, said)
   expect([...members.subarray(starts[0], starts[1])]).toEqual([0, 3])

@@ -10,8 +10,9 @@ import {
   type Catalog,
   type Corrections,
 } from '../catalog'
-import { isNumeric, keptFields, recordKind, type Capture, type KindName } from '../records'
-import { numberAt, TableBuilder, textAt, type RowRecord, type Table } from '../tables'
+import { type Capture, type KindName } from '../records'
+import { tableOf } from '../records/table-of'
+import { numberAt, textAt, type RowRecord, type Table } from '../tables'
 
 /** Names that nothing but themselves is alike to, so that groups do not hang on what words weigh. */
 const titles = ['Oak robin nest box', 'Copper hanging bird bath', 'Jute kneeling pad garden', 'Clay seed marker row']
@@ -36,10 +37,22 @@ const market = fc.option(fc.constantFrom('Marrowgate', 'Gavelhop'), { freq: 7 })
 const rowsOf: Partial<Record<KindName, fc.Arbitrary<RowRecord>>> = {
   listings: listing,
   sales: fc.record({ market, id: id.map(String), day: fc.integer({ min: 19_900, max: 20_100 }), units: figure(9) }),
-  stores: fc.record({ market, store: fc.constantFrom('Sill', 'Rail'), since: figure(20_000), country: fc.constant('NL') }),
-  offers: fc.record({ supplier: fc.constant('Mill'), id: id.map(String), title: fc.constantFrom(...titles), tiers: fc.constant('1:9000'), currency: fc.constant('EUR'), minOrder: fc.constant(1) }),
+  stores: fc.record({
+    market,
+    store: fc.constantFrom('Sill', 'Rail'),
+    since: figure(20_000),
+    country: fc.constant('NL'),
+  }),
+  offers: fc.record({
+    supplier: fc.constant('Mill'),
+    id: id.map(String),
+    title: fc.constantFrom(...titles),
+    tiers: fc.constant('1:9000'),
+    currency: fc.constant('EUR'),
+    minOrder: fc.constant(1),
+  }),
   competing: fc.record({ market, id: id.map(String), store: fc.constantFrom('Tern', 'Wren') }),
-} // prettier-ignore
+}
 const captureOf = (kind: KindName) =>
   fc.record({
     kind: fc.constant(kind),
@@ -68,14 +81,6 @@ const step: fc.Arbitrary<Step> = fc.oneof(
     }),
   },
 )
-
-function tableOf(kind: KindName, rows: RowRecord[]): Table {
-  const builder = new TableBuilder(
-    keptFields(recordKind(kind)).map(({ name, type }) => ({ name, type: isNumeric(type) ? 'number' : 'text' })),
-  )
-  for (const row of rows) builder.add(row)
-  return builder.finish()
-}
 
 /** Everything that is known of each item, by its key. */
 async function everything(catalog: Catalog, figures: Table, corrections: Corrections) {
@@ -182,12 +187,20 @@ const only = (n: number): RowRecord => ({
 /** Found once: groups had higher numbers than there were listings left. */
 const groupsOfThoseThatWent: Step[] = [
   { do: 'add', kind: 'listings', capturedOn: 20_000, rows: [only(0), only(1)] },
-  { do: 'add', kind: 'sales', capturedOn: 20_001, rows: [{ market: 'Gavelhop', id: '0', day: 19_900, units: null }, { market: 'Marrowgate', id: '2', day: 19_900, units: null }] },
+  {
+    do: 'add',
+    kind: 'sales',
+    capturedOn: 20_001,
+    rows: [
+      { market: 'Gavelhop', id: '0', day: 19_900, units: null },
+      { market: 'Marrowgate', id: '2', day: 19_900, units: null },
+    ],
+  },
   { do: 'remove', at: 0 },
   { do: 'add', kind: 'listings', capturedOn: 20_000, rows: [only(0)] },
-] // prettier-ignore
+]
 
-test('whatever comes, goes or is said, a catalogue brought up to date is the one worked out whole', async () => {
+test('whatever comes, goes or is said, a catalog brought up to date is the one worked out whole', async () => {
   let laidOver = 0
   await fc.assert(
     fc.asyncProperty(fc.array(step, { minLength: 1, maxLength: 7 }), async (steps) => {
@@ -206,74 +219,4 @@ test('whatever comes, goes or is said, a catalogue brought up to date is the one
     { numRuns: 120, examples: [[groupsOfThoseThatWent]] },
   )
   expect(laidOver).toBeGreaterThan(20)
-})
-
-const capture = (id: string, kind: KindName, capturedOn: number, rows: RowRecord[]): Capture => ({
-  id,
-  kind,
-  capturedOn,
-  windowDays: 30,
-  table: tableOf(kind, rows),
-})
-const row = (n: number, more: RowRecord = {}): RowRecord => ({
-  market: 'Marrowgate',
-  id: String(n),
-  title: titles[n] ?? '',
-  store: 'Sill',
-  price: 90_000,
-  currency: 'EUR',
-  units: 5,
-  listedOn: 19_900,
-  category: 'Birds',
-  ...more,
-})
-
-test('units that have to be estimated out of several captures are, from all of them', async () => {
-  const [first, then] = [capture('a', 'listings', 20_000, [row(0), row(1, { units: null, reviews: 10 })]), capture('b', 'listings', 20_030, [row(1, { units: null, reviews: 40 })])]
-  const estimate = async (captures: Capture[]) => new ItemMaker(await buildCatalog(captures), plainRules('EUR'), noCorrections).at(1).units
-  let isAllAsked = false
-  const all = async () => ((isAllAsked = true), [first, then])
-  const known = capture('c', 'listings', 19_990, [row(2)])
-  for (const before of [[first], [known, capture('a', 'listings', 20_000, [row(0), row(1, { reviews: 10 })])]]) {
-    isAllAsked = false
-    await renewCatalog(await buildCatalog(before), { kinds: new Set(['listings']), newest: [then], others: [], all }, noCorrections)
-    // units that were reported are kept, so that nothing is to be estimated there
-    expect(isAllAsked).toBe(before[0] === first)
-  }
-  const { catalog } = await renewCatalog(await buildCatalog([first]), { kinds: new Set(['listings']), newest: [then], others: [], all }, noCorrections)
-  const units = new ItemMaker(catalog, plainRules('EUR'), noCorrections).at(1).units
-  expect(units).not.toBeNull()
-  expect(units).toBe(await estimate([first, then]))
-  // and a new one of which no units are known is not laid over either
-  isAllAsked = false
-  await renewCatalog(await buildCatalog([known]), { kinds: new Set(['listings']), newest: [capture('d', 'listings', 20_050, [row(3, { units: null })])], others: [], all: async () => ((isAllAsked = true), [known]) }, noCorrections)
-  expect(isAllAsked).toBe(true)
-}) // prettier-ignore
-
-test('where the year of a category is another, the course of its items is looked at again, and of no other', async () => {
-  const months = (peak: number) => Array.from({ length: 12 }, (_, m) => ({ market: 'Marrowgate', term: 'bird bath', category: 'Birds', searches: m === peak ? 4000 : 400, day: Math.floor(Date.UTC(2025, m, 1) / 86_400_000) }))
-  const sales = [0, 1].flatMap((n) => Array.from({ length: 90 }, (_, d) => ({ market: 'Marrowgate', id: String(n), day: 19_900 + d, units: 3 })))
-  const of = [capture('l', 'listings', 20_000, [row(0), row(1, { category: 'Garden' })]), capture('s', 'sales', 20_000, sales)]
-  const terms = (peak: number) => capture('t', 'terms', 20_000, months(peak))
-  const before = await buildCatalog([...of, terms(5)])
-  const renewed = await renewCatalog(before, { kinds: new Set(['terms']), newest: [], others: [terms(1)], all: () => Promise.reject(new Error('not asked for')) }, noCorrections)
-  expect([...renewed.sameAs]).toEqual([-1, 1])
-  expect(renewed.catalog.life).toEqual((await buildCatalog([...of, terms(1)])).life)
-}) // prettier-ignore
-
-test('what nothing new is known of is not worked out again', async () => {
-  const first = capture('c0', 'listings', 20_000, [row(0), row(1), row(2)])
-  const before = await buildCatalog([first])
-  const more = capture('c1', 'listings', 20_010, [row(1, { units: 9 }), row(3)])
-  const { catalog, sameAs } = await renewCatalog(
-    before,
-    { kinds: new Set(['listings']), newest: [more], others: [], all: () => Promise.reject(new Error('not asked for')) },
-    noCorrections,
-  )
-  expect([...sameAs]).toEqual([0, -1, 2, -1])
-  const figures = await makeFigures(new ItemMaker(before, plainRules('EUR'), noCorrections))
-  const renewed = await renewFigures(figures, new ItemMaker(catalog, plainRules('EUR'), noCorrections), sameAs)
-  // ten days have passed for all of them
-  expect(Array.from((renewed.columns.daysListed as { values: Float64Array }).values)).toEqual([110, 110, 110, 110])
-  expect(Array.from((renewed.columns.units as { values: Float64Array }).values)).toEqual([5, 9, 5, 5])
 })

@@ -1,15 +1,15 @@
 import { fromLog, type Estimate } from './estimate'
 
 /** What was in stock when it was looked at. */
-export interface StockLook {
+export interface StockReading {
   day: number
   stock: number
 }
 
 export interface StockSales {
-  /** sum of the falls between looks */
+  /** sum of the falls between readings */
   fallen: number
-  /** days between looks that could be judged, and those that could not: a restock hides what sold, a long gap may hide one */
+  /** days between readings that could be judged, and those that could not: a restock hides what sold, a long gap may hide one */
   judgedDays: number
   hiddenDays: number
   restocks: number
@@ -17,17 +17,17 @@ export interface StockSales {
 }
 
 /**
- * Units sold from falls of stock between looks. A rise is a restock: what sold meanwhile is hidden, as it is in a gap of more than
+ * Units sold from falls of stock between readings. A rise is a restock: what sold meanwhile is hidden, as it is in a gap of more than
  * `longGap` days. What is hidden is taken to have sold at the pace of the rest, and widens the interval.
  *
- * @param looks in any order; fewer than two say nothing
+ * @param readings in any order; fewer than two say nothing
  * @param longGap days
  */
-export function fromStock(looks: readonly StockLook[], longGap = 14): StockSales {
-  const sorted = [...looks].sort((a, b) => a.day - b.day)
+export function fromStock(readings: readonly StockReading[], longGap = 14): StockSales {
+  const sorted = [...readings].sort((a, b) => a.day - b.day)
   const sums = { fallen: 0, judgedDays: 0, hiddenDays: 0, restocks: 0 }
   sorted.slice(1).forEach(({ day, stock }, i) => {
-    const before = sorted[i] as StockLook
+    const before = sorted[i] as StockReading
     const days = day - before.day
     const rose = stock > before.stock
     if (rose) sums.restocks++

@@ -47,10 +47,43 @@ async function duck(sql: string): Promise<Record<string, unknown>[]> {
 
 /** What went in, by hand. */
 const truth = [
-  { id: '000123', title: 'Herb trough "Long", 60 cm', store: 'Tern & Trowel', price: 12.5, delivery: 0, units: 250, rating: 4.5, listedOn: '2024-02-29', growth: 0.125, tags: 'balcony|herb' },
-  { id: '000124', title: 'Nest box for tits – Kärnten', store: 'Sill Life', price: 0.0499, delivery: null, units: 0, rating: null, listedOn: '1999-12-31', growth: -0.3, tags: null },
-  { id: '9007199254740993', title: '鳥の巣箱 🐦', store: null, price: 1234567.89, delivery: 2.95, units: null, rating: 5, listedOn: null, growth: null, tags: 'a|b' },
-] // prettier-ignore
+  {
+    id: '000123',
+    title: 'Herb trough "Long", 60 cm',
+    store: 'Tern & Trowel',
+    price: 12.5,
+    delivery: 0,
+    units: 250,
+    rating: 4.5,
+    listedOn: '2024-02-29',
+    growth: 0.125,
+    tags: 'balcony|herb',
+  },
+  {
+    id: '000124',
+    title: 'Nest box for tits – Kärnten',
+    store: 'Sill Life',
+    price: 0.0499,
+    delivery: null,
+    units: 0,
+    rating: null,
+    listedOn: '1999-12-31',
+    growth: -0.3,
+    tags: null,
+  },
+  {
+    id: '9007199254740993',
+    title: '鳥の巣箱 🐦',
+    store: null,
+    price: 1234567.89,
+    delivery: 2.95,
+    units: null,
+    rating: 5,
+    listedOn: null,
+    growth: null,
+    tags: 'a|b',
+  },
+]
 const fields = ['id', 'title', 'store', 'price', 'delivery', 'units', 'rating', 'listedOn', 'growth', 'tags'] as const
 const labels = [
   'Listing number',

@@ -5,7 +5,7 @@ export type ProblemDetails = Record<string, string | number | boolean | null | s
 
 /**
  * The one error of Sickle. `code` says which, `details` where and how much; the sentence a seller reads comes from
- * the catalogue in `sentences.ts`.
+ * the catalog in `sentences.ts`.
  *
  * @example new Problem('file-empty', { file: 'a.csv' }).message // 'a.csv is empty. Choose a file with at least a heading and one row.'
  */

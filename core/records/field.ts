@@ -52,7 +52,7 @@ export interface Field {
   type: FieldType
   required?: boolean
   /** headings that mean this field */
-  says: Words
+  headings: Words
   /** the only words its cells hold */
   values?: ValueListName
   /** days of the window that its heading must name */

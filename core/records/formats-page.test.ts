@@ -9,6 +9,6 @@ test('docs/formats.md says what the intake does (npm run docs writes it anew)', 
 test('every field is told apart by its name within a kind, and says how it is known', () => {
   for (const kind of recordKinds) {
     expect(new Set(kind.fields.map((f) => f.name)).size).toBe(kind.fields.length)
-    for (const f of kind.fields) expect(Object.values(f.says).every((s) => s === s.toLowerCase())).toBe(true)
+    for (const f of kind.fields) expect(Object.values(f.headings).every((s) => s === s.toLowerCase())).toBe(true)
   }
 })

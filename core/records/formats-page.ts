@@ -39,7 +39,7 @@ export function formatsPage(): string {
 
 /** A few of its headings, some of them from abroad. */
 function knownBy(field: Field): string {
-  const of = (language: Language, most: number) => (field.says[language] ?? '').split(', ').slice(0, most)
+  const of = (language: Language, most: number) => (field.headings[language] ?? '').split(', ').slice(0, most)
   const known = [...of('en', 4), ...of('de', 1), ...of('fr', 1), ...of('es', 1)].filter((w) => w !== '')
   return field.type === 'tiers' ? `1-9, 10-49, 50+; ${known.join(', ')}` : [...new Set(known)].join(', ')
 }

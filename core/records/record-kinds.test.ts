@@ -26,7 +26,7 @@ test('field names are unique within a kind, and no two fields of a kind are know
     const names = fields.map((f) => f.name)
     expect([name, new Set(names).size]).toEqual([name, names.length])
     for (const language of languages) {
-      const first = fields.flatMap((f) => f.says[language]?.split(', ')[0] ?? [])
+      const first = fields.flatMap((f) => f.headings[language]?.split(', ')[0] ?? [])
       const twice = first.filter((w, i) => first.indexOf(w) !== i)
       expect([name, language, name === 'competing' ? [] : twice]).toEqual([name, language, []])
     }

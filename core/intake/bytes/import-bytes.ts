@@ -11,7 +11,7 @@ import { cellMark, type CellEdges } from './split-bytes'
 import type { WordColumn } from './word-column'
 
 /** What becomes of a row that is not plain: it is read cell by cell, and taken or refused with its reason. */
-export interface CloserLook {
+export interface RowCheck {
   (row: number, cells: Cell[], isRepeatOf: () => number | null, add: (record: RowRecord) => void): void
 }
 
@@ -29,7 +29,7 @@ function isDigit(byte: number): boolean {
 
 /**
  * Reads rows from bytes into a table without making texts of them, a block at a time and column by column. A row that is plain
- * (every cell read without a doubt, and all there that its kind needs) is taken as it stands; any other goes to `look`, which
+ * (every cell read without a doubt, and all there that its kind needs) is taken as it stands; any other goes to `check`, which
  * reads it as text.
  */
 export class ByteImporter {
@@ -39,7 +39,7 @@ export class ByteImporter {
   readonly #read: ByteColumn[]
   /** null where the file lacks one */
   readonly #needed: (ByteColumn | null)[]
-  readonly #look: CloserLook
+  readonly #check: RowCheck
   readonly #repeats = new RepeatFinder([])
   /** by hash of a first cell: may it begin a line of totals? */
   readonly #totals = new Map<number, boolean>()
@@ -51,9 +51,9 @@ export class ByteImporter {
   readonly #fill: { column: WordColumn; isRead: boolean; word: string }[]
 
   /** @param onDay hears the day of each row that is taken at once, where the kind is by days */
-  constructor(mapping: Mapping, look: CloserLook, onDay: (day: number) => void) {
+  constructor(mapping: Mapping, check: RowCheck, onDay: (day: number) => void) {
     const kind = recordKind(mapping.kind)
-    this.#look = look
+    this.#check = check
     this.#onDay = onDay
     this.table = new ByteTable(mapping)
     this.#at = mapping.columns.map((use) => (use.as === 'field' ? (this.table.column(use.field) ?? null) : null))
@@ -203,7 +203,7 @@ export class ByteImporter {
   /** A row that is text already. */
   textRow(row: number, cells: Cell[], isRepeatOf = () => this.#repeatOf(row, cells)): void {
     if (cells.every(isBlank)) return
-    this.#look(row, cells, isRepeatOf, (record) => this.table.add(record))
+    this.#check(row, cells, isRepeatOf, (record) => this.table.add(record))
   }
 
   #repeatOf(row: number, cells: readonly Cell[]): number | null {

@@ -7,16 +7,16 @@ export type Encoding = 'utf-8' | 'utf-16le' | 'utf-16be' | 'windows-1252'
 export function detectEncoding(bytes: Uint8Array, atEnd = true): Encoding {
   if (bytes[0] === 0xff && bytes[1] === 0xfe) return 'utf-16le'
   if (bytes[0] === 0xfe && bytes[1] === 0xff) return 'utf-16be'
-  const look = Math.min(bytes.length, 2000)
+  const probe = Math.min(bytes.length, 2000)
   let even = 0
   let odd = 0
-  for (let i = 0; i < look; i++) {
+  for (let i = 0; i < probe; i++) {
     if (bytes[i] !== 0) continue
     if (i % 2) odd++
     else even++
   }
-  if (odd > look * 0.2 && even < look * 0.05) return 'utf-16le'
-  if (even > look * 0.2 && odd < look * 0.05) return 'utf-16be'
+  if (odd > probe * 0.2 && even < probe * 0.05) return 'utf-16le'
+  if (even > probe * 0.2 && odd < probe * 0.05) return 'utf-16be'
   try {
     new TextDecoder('utf-8', { fatal: true }).decode(bytes, { stream: !atEnd })
     return 'utf-8'
@@ -28,15 +28,15 @@ export function detectEncoding(bytes: Uint8Array, atEnd = true): Encoding {
 
 /** Does this look like a program's data, not like text? Zero bytes outside UTF-16, or many control characters. */
 export function looksBinary(bytes: Uint8Array): boolean {
-  const look = Math.min(bytes.length, 4000)
-  if (look === 0) return false
-  const encoding = detectEncoding(bytes.subarray(0, look), false)
+  const probe = Math.min(bytes.length, 4000)
+  if (probe === 0) return false
+  const encoding = detectEncoding(bytes.subarray(0, probe), false)
   if (encoding.startsWith('utf-16')) return false
   let odd = 0
-  for (let i = 0; i < look; i++) {
+  for (let i = 0; i < probe; i++) {
     const b = bytes[i] ?? 0
     if (b === 0) return true
     if (b < 9 || (b > 13 && b < 32 && b !== 27)) odd++
   }
-  return odd / look > 0.02
+  return odd / probe > 0.02
 }

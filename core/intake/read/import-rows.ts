@@ -5,7 +5,7 @@ import type { Mapping } from '../mapping'
 import { recordReader, type ReadRow } from './read-record'
 import type { RejectedRow } from '../rejected-rows'
 import { recordKind } from '../../records'
-import { isForBytes, type CloserLook } from '../bytes/import-bytes'
+import { isForBytes, type RowCheck } from '../bytes/import-bytes'
 import { byteLane, textLane } from './lanes'
 import { OfferSteps } from './offer-steps'
 
@@ -67,7 +67,7 @@ export async function importRows(
     capturedOn: mapping.capturedOn,
   }
   /** Takes a row as text, or refuses it with its reason. */
-  const look: CloserLook = (row, cells, isRepeatOf, add) => {
+  const check: RowCheck = (row, cells, isRepeatOf, add) => {
     const { record, days: wide, rejected, doubts } = read(cells)
     const before = record ? isRepeatOf() : null
     if (before !== null || !record) {
@@ -95,8 +95,8 @@ export async function importRows(
   }
   const lane =
     file.byteRows && isForBytes(mapping)
-      ? byteLane(file.byteRows, mapping, look, (day) => days.add(day))
-      : textLane(file, mapping, look, strange)
+      ? byteLane(file.byteRows, mapping, check, (day) => days.add(day))
+      : textLane(file, mapping, check, strange)
   for await (const { done, taken } of lane.steps(signal)) {
     result.taken += taken
     if (onSegment && lane.rows() >= segmentRows) {

@@ -9,8 +9,35 @@ import { Recogniser } from '../recognise/guess-columns'
 const pick = (...cells: string[]) => fc.constantFrom(...cells)
 const cells = {
   'Item ID': pick('000123', 'Total', 'Razem:', 'Total May', '17', '17', 'X-9', '', '9007199254740993', 'a'.repeat(90)),
-  Title: pick('Herb trough', 'Herb trough', ' Herb  trough', 'Nest box for tits – Kärnten', 'R&amp;D', 'n/a', '', '鳥の巣箱', 'say "hi"', 'a\nb', 'ok', 'x'.repeat(2100)),
-  Price: pick('12.50', '€12.50', 'GBP 3', '0', '-4', '1,234.50', '12.34567', '', 'free', '99999999999999', '.5', '7', '12.'),
+  Title: pick(
+    'Herb trough',
+    'Herb trough',
+    ' Herb  trough',
+    'Nest box for tits – Kärnten',
+    'R&amp;D',
+    'n/a',
+    '',
+    '鳥の巣箱',
+    'say "hi"',
+    'a\nb',
+    'ok',
+    'x'.repeat(2100),
+  ),
+  Price: pick(
+    '12.50',
+    '€12.50',
+    'GBP 3',
+    '0',
+    '-4',
+    '1,234.50',
+    '12.34567',
+    '',
+    'free',
+    '99999999999999',
+    '.5',
+    '7',
+    '12.',
+  ),
   Units: pick('3', '0', '-1', '3.0', '2.5', '', 'n/a', '１２', '1e3'),
   Rating: pick('4.5', '5', '5.1', '', '4.55'),
   Change: pick('0.25', '25 %', '4', '-0.3', ''),
@@ -18,7 +45,7 @@ const cells = {
   Tags: pick('a, b', 'a|b', 'c', ''),
   EAN: pick('4006381333931', '4006381333930', ''),
   Currency: pick('EUR', 'usd', '€', '', 'XXXX'),
-} // prettier-ignore
+}
 const recogniser = new Recogniser()
 const headings = Object.keys(cells)
 const row = fc.tuple(...Object.values(cells))

@@ -1,5 +1,5 @@
 import { TableBuilder, type RowRecord, type Table } from '../../tables'
-import { ByteImporter, type CloserLook } from '../bytes/import-bytes'
+import { ByteImporter, type RowCheck } from '../bytes/import-bytes'
 import type { OpenedFile } from '../open/opened-file'
 import type { Mapping } from '../mapping'
 import { RepeatFinder } from './repeat-finder'
@@ -21,7 +21,7 @@ export interface Lane {
 export function textLane(
   file: OpenedFile,
   mapping: Mapping,
-  look: CloserLook,
+  check: RowCheck,
   onStrange: (row: number, names: readonly string[]) => void = () => undefined,
 ): Lane {
   const specs = keptFields(recordKind(mapping.kind)).map((f) => ({
@@ -42,7 +42,7 @@ export function textLane(
       for await (const { batch, done } of file.rows(signal)) {
         for (const { row, cells, strange } of batch) {
           onStrange(row, strange ?? [])
-          look(
+          check(
             row,
             cells,
             () => repeats.seen(row, cells),
@@ -59,10 +59,10 @@ export function textLane(
 export function byteLane(
   source: NonNullable<OpenedFile['byteRows']>,
   mapping: Mapping,
-  look: CloserLook,
+  check: RowCheck,
   onDay: (day: number) => void,
 ): Lane {
-  const importer = new ByteImporter(mapping, look, onDay)
+  const importer = new ByteImporter(mapping, check, onDay)
   return {
     rows: () => importer.table.rows,
     add: (record) => importer.table.add(record),

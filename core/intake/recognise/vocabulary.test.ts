@@ -14,7 +14,9 @@ test('every phrase of every field names it, in every language', () => {
   for (const kind of recordKinds)
     for (const field of kind.fields)
       for (const language of languages)
-        for (const phrase of (field.says[language] ?? '').split(', ').filter((p) => readHeading(p).words.length > 0)) {
+        for (const phrase of (field.headings[language] ?? '')
+          .split(', ')
+          .filter((p) => readHeading(p).words.length > 0)) {
           const fit = vocabulary.fits(readHeading(phrase)).fits.get(`${kind.name}.${field.name}`) ?? 0
           expect([kind.name, field.name, phrase, fit > 0.7]).toEqual([kind.name, field.name, phrase, true])
         }

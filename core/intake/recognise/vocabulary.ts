@@ -43,7 +43,7 @@ export class Vocabulary {
       for (const field of kind.fields) {
         const own = [field.label, field.name].join(', ')
         for (const language of languages) {
-          const list = [...(field.says[language] ?? '').split(','), ...(language === 'en' ? own.split(',') : [])]
+          const list = [...(field.headings[language] ?? '').split(','), ...(language === 'en' ? own.split(',') : [])]
           list.forEach((text, order) => {
             const heading = read.get(text) ?? readHeading(text)
             read.set(text, heading)

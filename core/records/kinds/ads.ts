@@ -17,7 +17,7 @@ export const ads: RecordKind = {
   fields: [
     {
       ...market,
-      says: {
+      headings: {
         en: 'market, marketplace, sold on',
         de: 'marktplatz, markt',
         fr: 'place de marché',
@@ -33,7 +33,7 @@ export const ads: RecordKind = {
       label: 'Advertisement number',
       type: 'id',
       required: true,
-      says: {
+      headings: {
         en: 'ad id, advert id, advertisement id, advertisement number, creative id, id, ad no, ad number, advert no, creative, ad ref, ad, advert',
         de: 'anzeigen id, anzeigennummer, anzeige, anzeigen nr, werbemittel id, werbeanzeige, id, nr',
         fr: 'réf publicité, id publicité, id pub, publicité, numéro publicité, id annonce, n° publicité, id, réf',
@@ -50,7 +50,7 @@ export const ads: RecordKind = {
       label: 'Advertiser',
       type: 'text',
       required: true,
-      says: {
+      headings: {
         en: 'advertiser, page, brand, account, store, page name, advertiser name, company, shop, sponsor, brand name, advertised by, paid by, who, by',
         de: 'werbetreibender, werbender, seite, marke, konto, inserent, firma, shop, werbetreibende',
         fr: 'annonceur, page, marque, compte, boutique, entreprise, nom de la page',
@@ -66,7 +66,7 @@ export const ads: RecordKind = {
       name: 'channel',
       label: 'Channel',
       type: 'text',
-      says: {
+      headings: {
         en: 'channel, network, placement, platform, where, ad network, placements, medium, surface, where shown',
         de: 'kanal, netzwerk, platzierung, plattform, wo, werbeplatz',
         fr: 'canal, réseau, emplacement, plateforme, support',
@@ -83,7 +83,7 @@ export const ads: RecordKind = {
       name: 'firstSeen',
       label: 'First seen',
       type: 'day',
-      says: {
+      headings: {
         en: 'first seen, start, started, running since, first shown, start date, since, first seen on, date start, launched, began, from',
         de: 'erstmals gesehen, zuerst gesehen, beginn, start, läuft seit, startdatum, gestartet, von, erste sichtung',
         fr: 'vue le première, première vue, début, date de début, diffusée depuis, première diffusion, vu pour la première fois',
@@ -99,7 +99,7 @@ export const ads: RecordKind = {
       name: 'lastSeen',
       label: 'Last seen',
       type: 'day',
-      says: {
+      headings: {
         en: 'last seen, end, ended, last shown, end date, last seen on, date end, stopped, until, to, last active',
         de: 'zuletzt gesehen, ende, beendet, enddatum, letzte sichtung, bis, lief bis',
         fr: 'vue le dernière, dernière vue, fin, date de fin, dernière diffusion, vu pour la dernière fois',
@@ -111,15 +111,15 @@ export const ads: RecordKind = {
       },
       help: 'When it was last seen.',
     },
-    { ...country, says: also(country, { en: 'shown in' }), help: 'Where it is shown.' },
+    { ...country, headings: also(country, { en: 'shown in' }), help: 'Where it is shown.' },
     views,
     likes,
     comments,
     shares,
     {
       ...listingId,
-      says: {
-        ...listingId.says,
+      headings: {
+        ...listingId.headings,
         de: 'artikelnummer, artikelnr, produktnummer, produkt id, artikel',
         fr: 'référence article, réf article, code article, id produit, article',
         es: 'id producto, código producto, referencia, artículo',
@@ -133,7 +133,7 @@ export const ads: RecordKind = {
       name: 'landing',
       label: 'Leads to',
       type: 'text',
-      says: {
+      headings: {
         en: 'leads to, landing page, destination, target, landing, destination url, target url, landing url, click url',
         de: 'zielseite, ziel, führt zu, landingpage, zieladresse',
         fr: 'page de destination, destination, mène à, page cible, url de destination',

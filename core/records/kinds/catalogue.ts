@@ -21,7 +21,7 @@ export const catalogue: RecordKind = {
     {
       ...price,
       label: 'My price',
-      says: also(price, { en: 'my price, sell price, our price, retail, sells for', de: 'mein preis, vk', fr: 'mon prix, prix de vente ttc', es: 'mi precio', it: 'mio prezzo', nl: 'mijn prijs', pl: 'moja cena', pt: 'meu preço' }),
+      headings: also(price, { en: 'my price, sell price, our price, retail, sells for', de: 'mein preis, vk', fr: 'mon prix, prix de vente ttc', es: 'mi precio', it: 'mio prezzo', nl: 'mijn prijs', pl: 'moja cena', pt: 'meu preço' }),
       help: 'What I ask for it.',
     },
     currency,
@@ -29,7 +29,7 @@ export const catalogue: RecordKind = {
     {
       ...stock,
       label: 'My stock',
-      says: also(stock, { en: 'my stock, qty in hand, in hand', de: 'mein bestand', fr: 'mon stock', es: 'mi stock', it: 'mia giacenza', nl: 'mijn voorraad', pl: 'mój stan', pt: 'meu stock' }),
+      headings: also(stock, { en: 'my stock, qty in hand, in hand', de: 'mein bestand', fr: 'mon stock', es: 'mi stock', it: 'mia giacenza', nl: 'mijn voorraad', pl: 'mój stan', pt: 'meu stock' }),
       help: 'How many I hold.',
     },
     { ...supplier, help: 'Where I buy it.' },

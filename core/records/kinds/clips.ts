@@ -22,7 +22,7 @@ export const clips: RecordKind = {
       label: 'Clip number',
       type: 'id',
       required: true,
-      says: {
+      headings: {
         en: 'clip id, video id, post id, live id, clip number, id, vid, video no, video number, video, content id, video ref, clip, media id, stream id, video nr',
         de: 'video nr, video id, videonummer, clip nr, clip id, beitrag id, beitragsnummer, video, nr, id',
         fr: 'réf vidéo, id vidéo, vidéo, numéro vidéo, référence vidéo, id publication, id, réf',
@@ -39,7 +39,7 @@ export const clips: RecordKind = {
       label: 'Creator',
       type: 'text',
       required: true,
-      says: {
+      headings: {
         en: 'creator, author, account, handle, presenter, channel, creator handle, username, influencer, creator name, posted by, user, host, profile, streamer, by, who, made by',
         de: 'ersteller, urheber, konto, kanal, autor, erstellt von, nutzername, creator, profil',
         fr: 'créateur, auteur, compte, chaîne, pseudo, publié par, profil, créatrice',
@@ -57,7 +57,7 @@ export const clips: RecordKind = {
       label: 'Posted on',
       type: 'day',
       required: true,
-      says: {
+      headings: {
         en: 'posted on, posted, published, date, day, upload date, published at, posted at, date posted, uploaded, publish date, post date, published on, aired, created at, uploaded on',
         de: 'veröffentlicht am, veröffentlicht, datum, hochgeladen am, gepostet am, tag, erschienen am',
         fr: 'publié le, publiée le, date, date de publication, mis en ligne le, jour, mise en ligne',
@@ -73,7 +73,7 @@ export const clips: RecordKind = {
       name: 'sort',
       label: 'Clip or live',
       type: 'text',
-      says: {
+      headings: {
         en: 'clip or live, type, format, content type, kind, video type',
         de: 'art, typ, format, clip oder live',
         fr: 'type, format, clip ou live',
@@ -90,7 +90,7 @@ export const clips: RecordKind = {
     likes,
     comments,
     shares,
-    { ...units, label: 'Units', says: also(units, { en: 'orders from video, sold via video, orders' }), help: 'Units sold through it.' },
+    { ...units, label: 'Units', headings: also(units, { en: 'orders from video, sold via video, orders' }), help: 'Units sold through it.' },
     { ...revenue, label: 'Sales', help: 'Money taken through it.' },
     currency,
     { ...commission, help: 'Share of the price that the creator gets.' },
@@ -98,7 +98,7 @@ export const clips: RecordKind = {
       name: 'paid',
       label: 'Paid',
       type: 'text',
-      says: {
+      headings: {
         en: 'paid, paid or not, sponsored, promoted, is paid, paid reach, ad, is ad, paid promotion, boosted',
         de: 'bezahlt, gesponsert, beworben, anzeige, werbung, bezahlte reichweite',
         fr: 'payé, sponsorisé, sponsorisée, promu, publicité, rémunéré',

@@ -12,7 +12,7 @@ function feedbackOver(days: number): Field {
     label: `Feedback, ${days} days`,
     type: 'count',
     window: days,
-    says: {
+    headings: {
       en: `feedback ${days} days, feedback ${days} d, fb ${days} d, feedback, fb, reviews, ratings${days === 365 ? ', feedback year, feedback 12 months' : ''}`,
       de: 'bewertungen, feedback, anzahl bewertungen',
       fr: 'éval, évaluations, avis, nb avis',
@@ -43,11 +43,11 @@ export const competing: RecordKind = {
     {
       ...listingId,
       required: true,
-      says: also(listingId, { en: 'id, code, ref', de: 'id, nummer, nr', fr: 'id, code', es: 'id', it: 'id', nl: 'id', pl: 'id', pt: 'id' }),
+      headings: also(listingId, { en: 'id, code, ref', de: 'id, nummer, nr', fr: 'id, code', es: 'id', it: 'id', nl: 'id', pl: 'id', pt: 'id' }),
       help: 'Identifies the item on its market.',
     },
     gtin,
-    { ...store, required: true, says: also(store, { en: 'competitor, competing seller, rival', de: 'mitbewerber, konkurrent, wettbewerber', fr: 'concurrent', es: 'competidor, rival', it: 'concorrente', nl: 'concurrent', pl: 'konkurent', pt: 'concorrente' }), help: 'Who offers it.' },
+    { ...store, required: true, headings: also(store, { en: 'competitor, competing seller, rival', de: 'mitbewerber, konkurrent, wettbewerber', fr: 'concurrent', es: 'competidor, rival', it: 'concorrente', nl: 'concurrent', pl: 'konkurent', pt: 'concorrente' }), help: 'Who offers it.' },
     { ...price, required: true },
     currency,
     delivery,
@@ -55,7 +55,7 @@ export const competing: RecordKind = {
       name: 'featured',
       label: 'Share of time featured',
       type: 'ratio',
-      says: {
+      headings: {
         en: 'featured, featured share, share of time featured, featured offer share, featured pct, pct time featured, featured rate, time featured, buy share',
         de: 'hervorgehoben, anteil hervorgehoben, zeitanteil hervorgehoben, hauptangebot anteil',
         fr: 'mis en avant, part mise en avant, part en vedette, en vedette',
@@ -70,13 +70,13 @@ export const competing: RecordKind = {
     feedbackOver(30),
     feedbackOver(90),
     feedbackOver(365),
-    { ...rating, says: also(rating, { en: 'seller score', de: 'verkäuferbewertung, bewertung verkäufer', fr: 'note vendeur, note du vendeur', es: 'valoración vendedor', it: 'valutazione venditore', nl: 'score verkoper, beoordeling verkoper', pl: 'ocena sprzedawcy', pt: 'avaliação do vendedor' }) },
+    { ...rating, headings: also(rating, { en: 'seller score', de: 'verkäuferbewertung, bewertung verkäufer', fr: 'note vendeur, note du vendeur', es: 'valoración vendedor', it: 'valutazione venditore', nl: 'score verkoper, beoordeling verkoper', pl: 'ocena sprzedawcy', pt: 'avaliação do vendedor' }) },
     stock,
     {
       name: 'condition',
       label: 'Condition',
       type: 'text',
-      says: {
+      headings: {
         en: 'condition, item condition, cond, state',
         de: 'zustand, artikelzustand',
         fr: 'état, état du produit, condition',
@@ -94,7 +94,7 @@ export const competing: RecordKind = {
       name: 'day',
       label: 'Seen on',
       type: 'day',
-      says: {
+      headings: {
         en: 'seen on, day, date, captured on, checked, seen, captured at, snapshot date, observed on, as of, checked on',
         de: 'gesehen am, datum, tag, erfasst am, stand, geprüft am, abgerufen am',
         fr: 'vu le, date, relevé le, jour, constaté le, date de relevé',

@@ -23,7 +23,7 @@ export const feedback: RecordKind = {
       label: 'Left on',
       type: 'day',
       required: true,
-      says: {
+      headings: {
         en: 'left on, feedback date, review date, date, day, reviewed on, left, date left, posted at, posted, reviewed at, created at, posted on, review day, submitted on, when',
         de: 'datum, bewertungsdatum, bewertet am, abgegeben am, tag, rezensiert am, datum der bewertung',
         fr: "date, date de l'avis, date avis, laissé le, publié le, jour, date évaluation",
@@ -40,7 +40,7 @@ export const feedback: RecordKind = {
       name: 'sign',
       label: 'Good or bad',
       type: 'text',
-      says: {
+      headings: {
         en: 'sign, sentiment, positive or negative, good or bad, feedback type, pos neg, verdict, type, tone, polarity',
         de: 'art, stimmung, positiv oder negativ, bewertungsart, urteil, typ, tendenz',
         fr: 'type, sentiment, positif ou négatif, tonalité, type avis',
@@ -57,7 +57,7 @@ export const feedback: RecordKind = {
       name: 'words',
       label: 'Words',
       type: 'text',
-      says: {
+      headings: {
         en: 'comment, review, feedback, words, text, review text, feedback text, body, message, comments, review body, what they said, remark, review comment, said, what was said',
         de: 'kommentar, rezension, bewertungstext, text, bemerkung, bewertung, meinung, rezensionstext',
         fr: 'commentaire, avis, texte, remarque, texte avis, message, contenu',
@@ -72,7 +72,7 @@ export const feedback: RecordKind = {
     {
       ...price,
       label: 'Price paid',
-      says: also(price, { en: 'price paid, paid, amt paid, amount paid', de: 'bezahlt, bezahlter preis', fr: 'prix payé, payé', es: 'precio pagado, pagado', it: 'prezzo pagato, pagato', nl: 'betaald, betaalde prijs', pl: 'zapłacono, zapłacona cena', pt: 'preço pago, pago' }),
+      headings: also(price, { en: 'price paid, paid, amt paid, amount paid', de: 'bezahlt, bezahlter preis', fr: 'prix payé, payé', es: 'precio pagado, pagado', it: 'prezzo pagato, pagato', nl: 'betaald, betaalde prijs', pl: 'zapłacono, zapłacona cena', pt: 'preço pago, pago' }),
       help: 'What was paid.',
     },
     currency,

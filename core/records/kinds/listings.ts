@@ -25,7 +25,7 @@ export const listings = kind({
       required: true,
       merge: 'named',
       distinct: true,
-      says: also(listingId, {
+      headings: also(listingId, {
         en: 'id, ref, reference, sku, sku ref, code',
         de: 'nummer, nr, id, kennung',
         fr: 'id, code, numéro, sku',
@@ -44,7 +44,7 @@ export const listings = kind({
       storeField: 'since',
       item: { as: 'most' },
       label: 'Store since',
-      says: {
+      headings: {
         en: 'store since, shop since, seller since, shop opened, store opened, store open date, seller joined',
         de: 'shop seit, verkäufer seit, shop eröffnet, händler seit',
         fr: 'boutique depuis, vendeur depuis, boutique ouverte le',
@@ -92,7 +92,7 @@ export const listings = kind({
       name: 'kind',
       label: 'Kind of goods',
       type: 'text',
-      says: {
+      headings: {
         en: 'kind, goods kind, kind of goods, fulfilment kind, type, product kind, goods type',
         de: 'art, warenart, art der ware, produktart',
         fr: 'type, genre, nature, type de produit',
@@ -109,7 +109,7 @@ export const listings = kind({
       name: 'format',
       label: 'Format',
       type: 'text',
-      says: {
+      headings: {
         en: 'format, listing format, selling format, sale type, listing type',
         de: 'format, angebotsformat, verkaufsart, angebotsart',
         fr: 'format, type de vente, format de vente',
@@ -126,7 +126,7 @@ export const listings = kind({
       name: 'durationDays',
       label: 'Duration',
       type: 'count',
-      says: {
+      headings: {
         en: 'duration, duration days, listing duration, days listed for',
         de: 'laufzeit, dauer, angebotsdauer, laufzeit tage',
         fr: 'durée, durée annonce, durée jours',
@@ -142,7 +142,7 @@ export const listings = kind({
       name: 'endHour',
       label: 'Hour it ends',
       type: 'count',
-      says: {
+      headings: {
         en: 'end hour, ended hour, hour ended, ends at hour, hour it ends',
         de: 'endstunde, stunde des endes, endet um',
         fr: 'heure de fin, heure fin',
@@ -158,7 +158,7 @@ export const listings = kind({
       name: 'promotion',
       label: 'Promotion',
       type: 'text',
-      says: {
+      headings: {
         en: 'promotion, promotion option, listing upgrade, upgrade, promoted with',
         de: 'hervorhebung, werbeoption, promotion, zusatzoption',
         fr: 'promotion, mise en avant, option',
@@ -186,7 +186,7 @@ export const listings = kind({
       name: 'rank',
       label: 'Sales rank',
       type: 'count',
-      says: {
+      headings: {
         en: 'rank, sales rank, best seller rank, bestseller rank, category rank, bsr, position, ranking, best sellers rank',
         de: 'rang, verkaufsrang, bestsellerrang, platz, ranking, position',
         fr: 'rang, classement, rang des ventes, classement des ventes, position',
@@ -223,7 +223,7 @@ export const listings = kind({
       name: 'creators',
       label: 'Creators',
       type: 'count',
-      says: {
+      headings: {
         en: 'creators, creator count, number of creators, promoting creators, creators promoting, creators n, affiliates, influencers',
         de: 'anzahl ersteller, ersteller, werbende, anzahl creator',
         fr: 'créateurs, nb créateurs, nombre de créateurs',
@@ -249,7 +249,7 @@ export const listings = kind({
       name: 'language',
       label: 'Language',
       type: 'text',
-      says: {
+      headings: {
         en: 'language, listing language, lang',
         de: 'sprache',
         fr: 'langue',

@@ -19,7 +19,7 @@ export const offers: RecordKind = {
       ...listingId,
       label: 'Offer number',
       required: true,
-      says: also(listingId, {
+      headings: also(listingId, {
         en: 'offer id, ref, reference, offer, sku, article, id, code, part no, part number, model, model number, offer code, item code, supplier sku, model no, stock code, blank, catalogue number, style, style no, cat no',
         de: 'bestellnummer, bestell nr, bestellnr, modell, lieferanten artikelnummer, nummer, nr, id, katalognummer',
         fr: 'réf fournisseur, référence fournisseur, code, modèle, id, référence catalogue',
@@ -36,14 +36,14 @@ export const offers: RecordKind = {
       name: 'tiers',
       label: 'Price from quantity',
       type: 'tiers',
-      says: { en: 'price from quantity, price breaks, price steps', de: 'staffelpreise, mengenstaffel', fr: 'prix dégressifs, tarif dégressif', es: 'precios por cantidad', it: 'prezzi per quantità', nl: 'staffelprijzen', pl: 'ceny progowe', pt: 'preços por quantidade' },
+      headings: { en: 'price from quantity, price breaks, price steps', de: 'staffelpreise, mengenstaffel', fr: 'prix dégressifs, tarif dégressif', es: 'precios por cantidad', it: 'prezzi per quantità', nl: 'staffelprijzen', pl: 'ceny progowe', pt: 'preços por quantidade' },
       help: 'One column for each quantity step, headed like 1-9, 10-49, 50+; or one row for each.',
     },
     {
       name: 'tierFrom',
       label: 'From quantity',
       type: 'count',
-      says: {
+      headings: {
         en: 'from quantity, from qty, qty from, quantity from, break quantity, tier, tier quantity, price break, min tier qty, starting quantity, break qty, from',
         de: 'ab menge, ab stück, staffelmenge, staffel, ab, menge ab, staffel ab',
         fr: 'à partir de, dès, quantité à partir de, palier, seuil, qté à partir de',
@@ -59,7 +59,7 @@ export const offers: RecordKind = {
     {
       ...price,
       label: 'Unit price',
-      says: also(price, {
+      headings: also(price, {
         en: 'wholesale price, trade price, cost price, net price, wholesale, unit cost, base cost, base price, fob price, fob, ex works, cost per unit, supplier price, buy price, our price, your price, dealer price, exw price, unit price net, trade',
         de: 'einkaufspreis, ek, nettopreis, preis netto, händlerpreis, preis stück, ek netto, preis stk, listenpreis, grosshandelspreis',
         fr: "pa ht, pa, prix unitaire ht, prix ht, prix net, prix d'achat, tarif ht, prix de gros, coût unitaire, pu net, tarif net",
@@ -76,7 +76,7 @@ export const offers: RecordKind = {
       name: 'minOrder',
       label: 'Minimum order',
       type: 'count',
-      says: {
+      headings: {
         en: 'min qty, minimum order, moq, min order, minimum quantity, minimum order quantity, min order qty, order minimum, minimum, min',
         de: 'mindestmenge, mindestbestellmenge, mindestabnahme, mbm, min menge, mindestbestellung, abnahme ab, min best, mindestbest',
         fr: 'quantité minimum, qté mini, minimum de commande, quantité minimale, qté min, commande minimum, mini commande, min commande, qté minimum, mini cde, min cde, qté mini cde, mini, qmc',
@@ -90,13 +90,13 @@ export const offers: RecordKind = {
     },
     { ...delivery, help: 'What delivery of one order costs, however many are in it.' },
     { ...leadDays, help: "Days from order to arrival; a range such as '7-10 days' counts as its longer end." },
-    { ...shipsFrom, says: also(shipsFrom, { en: 'country', de: 'land', fr: 'pays', es: 'país', it: 'paese', nl: 'land', pl: 'kraj', pt: 'país' }) },
+    { ...shipsFrom, headings: also(shipsFrom, { en: 'country', de: 'land', fr: 'pays', es: 'país', it: 'paese', nl: 'land', pl: 'kraj', pt: 'país' }) },
     { ...stock, help: 'Units the supplier holds.' },
     {
       name: 'orders',
       label: 'Orders so far',
       type: 'count',
-      says: {
+      headings: {
         en: 'orders, orders so far, sold, total orders, order count, number of orders, times ordered',
         de: 'bestellungen, bestellungen bisher, anzahl bestellungen, verkauft, aufträge',
         fr: 'commandes, nb commandes, nombre de commandes, vendus',

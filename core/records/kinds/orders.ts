@@ -21,7 +21,7 @@ export const orders: RecordKind = {
       label: 'Order number',
       type: 'id',
       required: true,
-      says: {
+      headings: {
         en: 'order number, order id, order no, order, invoice number, order ref, order nr, transaction id, sale id, order reference, sales order, invoice no, receipt no, transaction',
         de: 'bestellnummer, bestellnr, bestell nr, auftragsnummer, auftragsnr, bestellung, auftrag, rechnungsnummer, beleg, belegnummer, vorgang',
         fr: 'n° commande, numéro de commande, commande, réf commande, référence commande, id commande, n° facture, no commande',
@@ -38,7 +38,7 @@ export const orders: RecordKind = {
       label: 'Ordered on',
       type: 'day',
       required: true,
-      says: {
+      headings: {
         en: 'order date, ordered on, sale date, date, day, paid on, purchase date, ordered, created at, order day, date of order, date sold, sold on, payment date, paid at, transaction date, date ordered, when',
         de: 'bestelldatum, bestellt am, auftragsdatum, datum, kaufdatum, bezahlt am, verkauft am, rechnungsdatum, tag, verkaufsdatum',
         fr: 'date commande, date de commande, date, commandé le, payé le, date achat, date de vente',
@@ -51,13 +51,13 @@ export const orders: RecordKind = {
       help: 'When it was ordered.',
     },
     marketListingId,
-    { ...sku, says: also(sku, { en: 'line item sku' }), help: 'My own number for the item.' },
+    { ...sku, headings: also(sku, { en: 'line item sku' }), help: 'My own number for the item.' },
     { ...title, help: 'The words of the listing.' },
     {
       ...units,
       label: 'Units',
       required: true,
-      says: also(units, { en: 'quantity ordered, qty ordered, line item quantity, count, no of, how many, pcs', de: 'bestellmenge, bestellte menge', fr: 'quantité commandée, qté commandée', es: 'cantidad pedida', it: 'quantità ordinata', nl: 'besteld aantal', pl: 'zamówiona ilość', pt: 'quantidade encomendada' }),
+      headings: also(units, { en: 'quantity ordered, qty ordered, line item quantity, count, no of, how many, pcs', de: 'bestellmenge, bestellte menge', fr: 'quantité commandée, qté commandée', es: 'cantidad pedida', it: 'quantità ordinata', nl: 'besteld aantal', pl: 'zamówiona ilość', pt: 'quantidade encomendada' }),
       help: 'How many were ordered.',
     },
     { ...price, label: 'Unit price', required: true, help: 'Price of one.' },
@@ -66,14 +66,14 @@ export const orders: RecordKind = {
       ...delivery,
       name: 'deliveryCharged',
       label: 'Postage charged',
-      says: also(delivery, { en: 'postage charged, delivery charged, shipping charged, postage paid by buyer, p&p charged, shipping paid, buyer paid shipping', de: 'versand berechnet, berechneter versand, porto berechnet', fr: 'port facturé, frais de port facturés, livraison facturée', es: 'gastos de envío cobrados, envío cobrado, portes cobrados', it: 'spedizione addebitata, spese di spedizione addebitate', nl: 'verzendkosten berekend, berekende verzendkosten', pl: 'koszt wysyłki pobrany, opłata za wysyłkę', pt: 'portes cobrados, envio cobrado' }),
+      headings: also(delivery, { en: 'postage charged, delivery charged, shipping charged, postage paid by buyer, p&p charged, shipping paid, buyer paid shipping', de: 'versand berechnet, berechneter versand, porto berechnet', fr: 'port facturé, frais de port facturés, livraison facturée', es: 'gastos de envío cobrados, envío cobrado, portes cobrados', it: 'spedizione addebitata, spese di spedizione addebitate', nl: 'verzendkosten berekend, berekende verzendkosten', pl: 'koszt wysyłki pobrany, opłata za wysyłkę', pt: 'portes cobrados, envio cobrado' }),
       help: 'What the buyer paid for delivery.',
     },
     {
       name: 'fees',
       label: 'Fees',
       type: 'money',
-      says: {
+      headings: {
         en: 'fees, market fees, total fees, fee, commission, mkt fee, marketplace fee, selling fees, transaction fee, platform fee, final fee, seller fee, charges',
         de: 'gebühren, gebühr, verkaufsgebühr, verkaufsprovision, provision, marktplatzgebühr, marktgebühr',
         fr: 'frais, commission, frais de vente, commissions, frais de place de marché, frais vendeur',
@@ -89,7 +89,7 @@ export const orders: RecordKind = {
       name: 'tax',
       label: 'Tax',
       type: 'money',
-      says: {
+      headings: {
         en: 'tax, vat, sales tax, tax amount, vat amount, gst, tax total',
         de: 'mwst, steuer, umsatzsteuer, ust, mehrwertsteuer, mwst betrag',
         fr: 'tva, taxe, montant tva, taxes',
@@ -105,7 +105,7 @@ export const orders: RecordKind = {
       name: 'refund',
       label: 'Refund',
       type: 'money',
-      says: {
+      headings: {
         en: 'refund, refunded, refund amount, refunded amount, returns, amount refunded, money back',
         de: 'erstattung, erstattet, rückerstattung, gutschrift, erstattungsbetrag',
         fr: 'remboursé, remboursement, montant remboursé, avoir',
@@ -120,7 +120,7 @@ export const orders: RecordKind = {
     {
       ...country,
       label: "Buyer's country",
-      says: also(country, { en: 'buyer country, ship to country, delivery country, ship country, destination country, ship to, customer country, shipping country', de: 'lieferland, käuferland, zielland, land des käufers', fr: 'pays de livraison, pays acheteur, pays du client', es: 'país de entrega, país del comprador, país destino', it: 'paese di consegna, paese acquirente, paese destinazione', nl: 'land van levering, land koper, bezorgland', pl: 'kraj dostawy, kraj kupującego', pt: 'país de entrega, país do comprador, país de destino' }),
+      headings: also(country, { en: 'buyer country, ship to country, delivery country, ship country, destination country, ship to, customer country, shipping country', de: 'lieferland, käuferland, zielland, land des käufers', fr: 'pays de livraison, pays acheteur, pays du client', es: 'país de entrega, país del comprador, país destino', it: 'paese di consegna, paese acquirente, paese destinazione', nl: 'land van levering, land koper, bezorgland', pl: 'kraj dostawy, kraj kupującego', pt: 'país de entrega, país do comprador, país de destino' }),
       help: 'Where it went.',
     },
     gtin,

@@ -18,15 +18,15 @@ export const restricted: RecordKind = {
       label: 'What',
       type: 'text',
       required: true,
-      says: {
-        en: `what, item, brand, phrase, restricted item, entry, name, brand or phrase, restricted brand, word, ${brand.says.en ?? ''}, ${title.says.en ?? ''}, trademark, brand or item`,
-        de: `was, marke, begriff, eintrag, wort, marke begriff, gesperrte marke, ${title.says.de ?? ''}`,
-        fr: `quoi, marque, terme, marque ou terme, mot, entrée, expression, ${title.says.fr ?? ''}`,
-        es: `qué, marca, término, palabra, marca o término, entrada, frase, ${title.says.es ?? ''}`,
-        it: `cosa, marca, marchio, parola, marchio o parola, voce, termine, ${title.says.it ?? ''}`,
-        nl: `wat, merk, woord, merk of woord, term, begrip, ${title.says.nl ?? ''}`,
-        pl: `co, marka, fraza, słowo, marka lub fraza, hasło, wpis, ${title.says.pl ?? ''}`,
-        pt: `o quê, marca, termo, palavra, marca ou termo, entrada, frase, ${title.says.pt ?? ''}`,
+      headings: {
+        en: `what, item, brand, phrase, restricted item, entry, name, brand or phrase, restricted brand, word, ${brand.headings.en ?? ''}, ${title.headings.en ?? ''}, trademark, brand or item`,
+        de: `was, marke, begriff, eintrag, wort, marke begriff, gesperrte marke, ${title.headings.de ?? ''}`,
+        fr: `quoi, marque, terme, marque ou terme, mot, entrée, expression, ${title.headings.fr ?? ''}`,
+        es: `qué, marca, término, palabra, marca o término, entrada, frase, ${title.headings.es ?? ''}`,
+        it: `cosa, marca, marchio, parola, marchio o parola, voce, termine, ${title.headings.it ?? ''}`,
+        nl: `wat, merk, woord, merk of woord, term, begrip, ${title.headings.nl ?? ''}`,
+        pl: `co, marka, fraza, słowo, marka lub fraza, hasło, wpis, ${title.headings.pl ?? ''}`,
+        pt: `o quê, marca, termo, palavra, marca ou termo, entrada, frase, ${title.headings.pt ?? ''}`,
       },
       help: 'The item, brand, category or phrase.',
     },
@@ -34,7 +34,7 @@ export const restricted: RecordKind = {
       name: 'sort',
       label: 'Sort',
       type: 'text',
-      says: {
+      headings: {
         en: 'sort, type, entry type, what it is, kind, entry kind',
         de: 'art, typ, sorte, art des eintrags',
         fr: 'type, sorte, nature, type entrée',
@@ -52,7 +52,7 @@ export const restricted: RecordKind = {
       label: 'Status',
       type: 'text',
       required: true,
-      says: {
+      headings: {
         en: 'status, verdict, restriction, allowed, decision, may be listed, may list, listing status, result, can list, can i list, listing allowed, eligibility, restricted, approval, gating, outcome, permission, ok, ok to list, list',
         de: 'status, freigabe, erlaubt, entscheidung, einschränkung, ergebnis, darf gelistet werden, zulässig, sperre, darf ich, darf',
         fr: 'statut, autorisation, autorisé, décision, restriction, résultat, état',
@@ -69,7 +69,7 @@ export const restricted: RecordKind = {
       name: 'note',
       label: 'Note',
       type: 'text',
-      says: {
+      headings: {
         en: 'note, reason, why, remark, notes, remarks, comment, explanation, details, comments',
         de: 'grund, hinweis, bemerkung, warum, notiz, anmerkung, kommentar, begründung',
         fr: 'motif, raison, remarque, note, commentaire, pourquoi, observation',
@@ -85,7 +85,7 @@ export const restricted: RecordKind = {
       name: 'checked',
       label: 'Checked on',
       type: 'day',
-      says: {
+      headings: {
         en: 'checked on, checked, last checked, date, as of, date checked, checked at, looked up, verified on, updated',
         de: 'geprüft am, geprüft, datum, stand, zuletzt geprüft, prüfdatum',
         fr: 'vérifié le, date, contrôlé le, date de vérification',
@@ -98,7 +98,7 @@ export const restricted: RecordKind = {
       help: 'When it was looked up.',
     },
     gtin,
-    { ...listingId, says: also(listingId, { en: 'item id' }) },
+    { ...listingId, headings: also(listingId, { en: 'item id' }) },
     category,
   ],
 }

@@ -19,7 +19,7 @@ export const sales: RecordKind = {
     {
       ...listingId,
       required: true,
-      says: also(listingId, {
+      headings: also(listingId, {
         en: 'id, ref, sku, code, item code',
         de: 'nummer, nr, id, sku',
         fr: 'id, code, sku',
@@ -37,7 +37,7 @@ export const sales: RecordKind = {
       label: 'Day',
       type: 'day',
       required: true,
-      says: {
+      headings: {
         en: 'day, date, week, week start, week starting, period, sold on, order date, sale date, dt, wk beginning, week beginning, wk, sales date, week commencing, month, week of, date of sale, wc, when, trans date, transaction date, week ending, wk ending, sold date, receipt date',
         de: 'tag, datum, woche, verkaufsdatum, kalenderwoche, kw, wochenbeginn, woche ab, monat, belegdatum, zeitraum, verkaufstag, periode',
         fr: 'date, jour, semaine, semaine du, date de vente, date vente, mois, période, début de semaine',
@@ -62,7 +62,7 @@ export const sales: RecordKind = {
       name: 'promoted',
       label: 'Promoted',
       type: 'ratio',
-      says: {
+      headings: {
         en: 'promoted, promoted share, on display, share promoted, promo share, on promotion, promo, deal, on deal, display',
         de: 'beworben, werbeanteil, in aktion, aktion',
         fr: 'en promotion, part en promotion, promo, part promue',

@@ -19,14 +19,14 @@ export const stores: RecordKind = {
     {
       ...store,
       required: true,
-      says: also(store, { en: 'name', de: 'name', fr: 'nom', es: 'nombre', it: 'nome', nl: 'naam', pl: 'nazwa', pt: 'nome' }),
+      headings: also(store, { en: 'name', de: 'name', fr: 'nom', es: 'nombre', it: 'nome', nl: 'naam', pl: 'nazwa', pt: 'nome' }),
       help: 'Its name on the market.',
     },
     since,
     country,
     {
       ...unitsTotal,
-      says: also(unitsTotal, {
+      headings: also(unitsTotal, {
         en: 'sales, sold',
         de: 'verkäufe',
         fr: 'ventes',
@@ -45,7 +45,7 @@ export const stores: RecordKind = {
       name: 'listings',
       label: 'Live listings',
       type: 'count',
-      says: {
+      headings: {
         en: 'live listings, active listings, listings, items listed, listing count, no of listings, active listing count, number of listings, active items, items for sale, products, catalogue size, item count, number of items, live items, product count, active products',
         de: 'aktive angebote, angebote, artikel online, anzahl angebote, anzahl artikel, aktive artikel, inserate, artikel im angebot, artikelanzahl, produkte',
         fr: 'annonces actives, nb annonces, annonces, articles en vente, nombre annonces, nb annonces actives, produits en ligne, nb articles, articles en ligne',
@@ -61,7 +61,7 @@ export const stores: RecordKind = {
       name: 'soldShare',
       label: 'Listings sold',
       type: 'ratio',
-      says: {
+      headings: {
         en: 'share sold, sold share, sell through, listings sold, sell thru, sell through rate, str, pct listings sold, sold rate',
         de: 'abverkaufsquote, verkaufsquote, abverkauf, anteil verkauft, verkaufte angebote',
         fr: 'taux de vente, taux écoulement, part vendue, annonces vendues',
@@ -78,14 +78,14 @@ export const stores: RecordKind = {
       ...reviews,
       name: 'feedback',
       label: 'Feedback',
-      says: also(reviews, { en: 'feedback, feedback count, feedback score, fb count, feedbacks', de: 'feedback, anzahl feedback', fr: 'nb éval, évaluations reçues', es: 'evaluaciones', it: 'feedback, numero feedback', nl: 'feedback', pl: 'komentarze, opinie kupujących', pt: 'feedback' }),
+      headings: also(reviews, { en: 'feedback, feedback count, feedback score, fb count, feedbacks', de: 'feedback, anzahl feedback', fr: 'nb éval, évaluations reçues', es: 'evaluaciones', it: 'feedback, numero feedback', nl: 'feedback', pl: 'komentarze, opinie kupujących', pt: 'feedback' }),
       help: 'How many left feedback.',
     },
     {
       name: 'positive',
       label: 'Positive feedback',
       type: 'ratio',
-      says: {
+      headings: {
         en: 'positive, positive feedback, positive share, positive pct, pct positive, positive rate, positive ratings',
         de: 'positive bewertungen, positiv, pos bewertungen, anteil positiv, positive bewertungen prozent',
         fr: 'éval positives, évaluations positives, avis positifs, positif, part positive',

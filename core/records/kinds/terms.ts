@@ -22,7 +22,7 @@ export const terms: RecordKind = {
       label: 'Term',
       type: 'text',
       required: true,
-      says: {
+      headings: {
         en: 'search term, term, keyword, query, search phrase, phrase, search query, kw, query text, search word, keywords, search terms, searched for, search, keyphrase, what they search',
         de: 'suchbegriff, suchwort, suchphrase, begriff, stichwort, keyword, suchanfrage, schlagwort, suchwörter',
         fr: 'mot-clé, mot clé, requête, terme, expression, terme de recherche, recherche, mots clés, terme recherché',
@@ -39,7 +39,7 @@ export const terms: RecordKind = {
       label: 'Searches',
       type: 'count',
       required: true,
-      says: {
+      headings: {
         en: 'searches, search volume, monthly searches, volume, search count, times searched, vol, avg monthly searches, searches per month, number of searches, search vol, sv, search freq, search frequency',
         de: 'suchanfragen, suchvolumen, suchanfragen monat, suchen, volumen, anzahl suchen, gesucht, mal gesucht',
         fr: 'recherches, volume de recherche, recherches mensuelles, nb recherches, volume, nombre de recherches, requêtes par mois',
@@ -55,7 +55,7 @@ export const terms: RecordKind = {
       name: 'competing',
       label: 'Competing listings',
       type: 'count',
-      says: {
+      headings: {
         en: 'competing listings, competition, listings, results, result count, comp, competing items, number of results, no of results, nr results, listing count, competitors, total results, supply, competing products',
         de: 'angebote, konkurrenz, treffer, ergebnisse, konkurrierende angebote, wettbewerb, anzahl angebote, anzahl treffer, suchergebnisse',
         fr: 'annonces concurrentes, concurrence, résultats, nb résultats, annonces, nombre de résultats, nb annonces',
@@ -67,16 +67,16 @@ export const terms: RecordKind = {
       },
       help: 'How many listings answer to it.',
     },
-    { ...units, says: also(units, { en: 'sold under term, units sold under it' }), help: 'Units sold under it in the window.' },
+    { ...units, headings: also(units, { en: 'sold under term, units sold under it' }), help: 'Units sold under it in the window.' },
     { ...revenue, help: 'Money taken under it in the window.' },
-    { ...price, label: 'Average price', says: also(averagePrice, price.says), help: 'Average price of what answers to it.' },
+    { ...price, label: 'Average price', headings: also(averagePrice, price.headings), help: 'Average price of what answers to it.' },
     currency,
     { ...change, help: 'Change of searches against the window before.' },
     {
       name: 'day',
       label: 'First day',
       type: 'day',
-      says: {
+      headings: {
         en: 'first day, month, week, period, date, week starting, day',
         de: 'monat, woche, zeitraum, datum, erster tag, tag',
         fr: 'mois, semaine, période, date, premier jour',
@@ -92,7 +92,7 @@ export const terms: RecordKind = {
       name: 'region',
       label: 'Region',
       type: 'text',
-      says: also(country, { en: 'region, place, state, county, area', de: 'region, bundesland, gebiet, ort', fr: 'région, département, lieu, zone', es: 'región, provincia, comunidad, lugar, zona', it: 'regione, provincia, luogo, zona', nl: 'regio, provincie, gebied, plaats', pl: 'region, województwo, miejsce', pt: 'região, distrito, lugar, zona' }),
+      headings: also(country, { en: 'region, place, state, county, area', de: 'region, bundesland, gebiet, ort', fr: 'région, département, lieu, zone', es: 'región, provincia, comunidad, lugar, zona', it: 'regione, provincia, luogo, zona', nl: 'regio, provincie, gebied, plaats', pl: 'region, województwo, miejsce', pt: 'região, distrito, lugar, zona' }),
       help: 'Where it was searched for.',
     },
     category,

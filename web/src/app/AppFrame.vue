@@ -8,7 +8,7 @@ import { plural } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
 import { useDrafts } from '@/shared/stores/drafts'
 import { useJudgements } from '@/shared/stores/judgements'
-import { useLooks } from '@/shared/stores/looks'
+import { useVisits } from '@/shared/stores/visits'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
 import { useScans } from '@/shared/stores/scans'
@@ -29,6 +29,7 @@ import StandingNotes from './StandingNotes.vue'
 import FollowBar from './FollowBar.vue'
 import TheRow from './TheRow.vue'
 import TheTrail from './TheTrail.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 const workspace = useWorkspace()
 const writeLock = useWriteLock()
@@ -44,7 +45,7 @@ const palette = ref(false)
 const help = ref(false)
 const fatal = ref<string | null>(null)
 
-const stores = [settings, rules, sheaf, useQuery(), useDrafts(), useLooks(), useTrail(), useJudgements()]
+const stores = [settings, rules, sheaf, useQuery(), useDrafts(), useVisits(), useTrail(), useJudgements()]
 onMounted(async () => {
   try {
     await writeLock.begin()
@@ -99,15 +100,16 @@ useKeys('Everywhere', [
     <a class="skip" href="#stage">Skip to the stage</a>
     <TheRow @palette="palette = true" @help="help = true" />
     <aside class="side scroll" aria-label="Trail and limits">
-      <button
-        class="bare fold"
+      <BareButton
+        type="tertiary"
+        class="fold"
         :aria-expanded="!settings.value.sideFolded"
         :title="`${foldWord} this pane ([)`"
         :aria-label="`${foldWord} this pane`"
         @click="fold"
       >
         {{ settings.value.sideFolded ? '»' : '«' }}
-      </button>
+      </BareButton>
       <div v-show="!settings.value.sideFolded">
         <TheTrail />
         <RouterView name="side" />
@@ -148,7 +150,6 @@ useKeys('Everywhere', [
   top: 8px;
   width: 24px;
   text-align: center;
-  color: var(--quiet);
 }
 .side {
   position: relative;

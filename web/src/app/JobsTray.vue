@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { plural } from '@/shared/format'
 import { useJobs } from '@/shared/stores/jobs'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 const jobs = useJobs()
 const label = computed(() => (jobs.active.length > 0 ? plural(jobs.active.length, 'job') : 'No jobs'))
@@ -20,10 +21,10 @@ const words = {
 <template>
   <HousePopover label="Jobs" placement="bottom-end">
     <template #trigger>
-      <button class="bare tray" :aria-label="`${label}: show`">
+      <BareButton class="tray" :aria-label="`${label}: show`">
         <span>{{ label }}</span>
         <span v-if="jobs.active.length" class="bar"><i :style="{ width: `${(overall ?? 0.1) * 100}%` }" /></span>
-      </button>
+      </BareButton>
     </template>
     <div class="list" role="status">
       <p v-if="jobs.jobs.length === 0" class="quiet">
@@ -33,8 +34,8 @@ const words = {
         <div class="head">
           <span class="name">{{ job.label }}</span>
           <span v-if="job.state === 'running' || job.state === 'waiting'" class="acts">
-            <button v-if="job.pause" class="bare" @click="job.pause()">Pause</button>
-            <button class="bare cancel" @click="job.cancel()">Cancel</button>
+            <BareButton v-if="job.pause" @click="job.pause()">Pause</BareButton>
+            <BareButton type="error" class="cancel" @click="job.cancel()">Cancel</BareButton>
           </span>
           <span v-else class="small" :class="{ loss: job.state === 'failed', quiet: job.state !== 'failed' }">{{
             words[job.state]
@@ -45,9 +46,14 @@ const words = {
         </div>
         <p v-if="job.note" class="small quiet">{{ job.note }}</p>
       </div>
-      <button v-if="jobs.jobs.length > jobs.active.length" class="bare small clear" @click="jobs.clearFinished()">
+      <BareButton
+        v-if="jobs.jobs.length > jobs.active.length"
+        type="info"
+        class="small clear"
+        @click="jobs.clearFinished()"
+      >
         Clear finished
-      </button>
+      </BareButton>
     </div>
   </HousePopover>
 </template>
@@ -101,11 +107,5 @@ const words = {
 .acts {
   display: flex;
   gap: 10px;
-}
-.cancel {
-  color: var(--clay);
-}
-.clear {
-  color: var(--slate);
 }
 </style>

@@ -10,6 +10,7 @@ import { useSheaf } from '@/shared/stores/sheaf'
 import { useUndo } from '@/shared/use-undo'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import HouseModal from '@/shared/widgets/HouseModal.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 const sheaf = useSheaf()
 const rules = useRules()
@@ -41,9 +42,9 @@ async function add() {
 <template>
   <footer class="strip">
     <NDropdown trigger="click" :options="options" placement="top-start" @select="choose">
-      <button class="bare name" title="Choose or make a sheaf">
+      <BareButton class="name" title="Choose or make a sheaf">
         {{ sheaf.current.name }}&ensp;<span aria-hidden="true">▴</span>
-      </button>
+      </BareButton>
     </NDropdown>
     <span class="quiet small"
       >sheaf, {{ count(sheaf.kept.length) }} kept · {{ count(sheaf.held.length) }} held ·

@@ -6,6 +6,7 @@ import { plural } from '@/shared/format'
 import { useSetAside } from '@/shared/stores/set-aside'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useServices } from '@/services/services'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 /** What a seller must know of what rests in this browser: above every stage until it is dealt with. */
 const services = useServices()
@@ -31,7 +32,7 @@ const imports = computed(() => {
   <div v-for="told in setAside.told" :key="told" class="note" role="alert">
     <TriangleAlert :size="16" aria-hidden="true" />
     <span>{{ told }} <RouterLink to="/settings">To backups</RouterLink></span>
-    <button class="bare" @click="setAside.read(told)">I have read it</button>
+    <BareButton type="info" @click="setAside.read(told)">I have read it</BareButton>
   </div>
 </template>
 
@@ -53,7 +54,6 @@ const imports = computed(() => {
   flex: 1;
 }
 .note button {
-  color: var(--slate);
   text-decoration: underline;
 }
 </style>

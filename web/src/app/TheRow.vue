@@ -10,6 +10,7 @@ import { useWorkspace } from '@/shared/stores/workspace'
 import { count } from '@/shared/format'
 import JobsTray from './JobsTray.vue'
 import { stages, type StageEntry } from './stages'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 defineEmits<{ palette: []; help: [] }>()
 const workspace = useWorkspace()
@@ -66,19 +67,27 @@ const band = computed(() => {
     </nav>
     <JobsTray />
     <div class="tools">
-      <button
-        class="bare tool"
+      <BareButton
+        type="tertiary"
+        class="tool"
         title="Everything by name (Ctrl K)"
         aria-label="Everything by name"
         @click="$emit('palette')"
       >
         <Command :size="17" aria-hidden="true" />
-      </button>
-      <button class="bare tool" title="Keys of this screen (?)" aria-label="Keys of this screen" @click="$emit('help')">
+      </BareButton>
+      <BareButton
+        type="tertiary"
+        class="tool"
+        title="Keys of this screen (?)"
+        aria-label="Keys of this screen"
+        @click="$emit('help')"
+      >
         <Keyboard :size="17" aria-hidden="true" />
-      </button>
-      <button
-        class="bare tool"
+      </BareButton>
+      <BareButton
+        type="tertiary"
+        class="tool"
         :title="settings.value.theme === 'dark' ? 'Light theme' : 'Dark theme'"
         :aria-label="settings.value.theme === 'dark' ? 'Light theme' : 'Dark theme'"
         @click="settings.change({ theme: settings.value.theme === 'dark' ? 'light' : 'dark' })"
@@ -88,7 +97,7 @@ const band = computed(() => {
           :size="17"
           aria-hidden="true"
         />
-      </button>
+      </BareButton>
       <RouterLink to="/settings" class="tool" title="Settings" aria-label="Settings"
         ><Settings :size="17" aria-hidden="true"
       /></RouterLink>
@@ -194,10 +203,8 @@ nav {
   width: 32px;
   height: 32px;
   border-radius: 6px;
-  color: var(--quiet);
 }
 .tool:hover {
   background: var(--sunk);
-  color: var(--ink);
 }
 </style>

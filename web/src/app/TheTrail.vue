@@ -3,6 +3,7 @@ import { GitBranch, ListFilter, Package, Search, Store } from '@lucide/vue'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useTrail, type TrailPlace } from '@/shared/stores/trail'
 import { useFollow } from '@/shared/use-follow'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 /** The path walked, as a tree: a way that goes straight on stays in line, a second way from a stop moves one in. */
 const trail = useTrail()
@@ -16,11 +17,14 @@ const decisionOf = (place: TrailPlace) => (place.kind === 'item' ? sheaf.decisio
 
 <template>
   <nav v-if="trail.lines.length" class="trail" aria-label="Trail">
-    <h3>Trail <button class="bare small" title="Forget the whole Trail" @click="trail.forget()">Forget</button></h3>
+    <h3>
+      Trail
+      <BareButton type="info" class="small" title="Forget the whole Trail" @click="trail.forget()">Forget</BareButton>
+    </h3>
     <ol class="scroll">
       <li v-for="line in trail.lines" :key="line.id" :style="{ paddingLeft: `${6 + Math.min(line.lane, 6) * 10}px` }">
-        <button
-          class="bare stop"
+        <BareButton
+          class="stop"
           :class="[
             line.place.kind,
             { here: line.id === trail.trail.here, side: line.from !== null && line.from !== line.lane },
@@ -34,7 +38,7 @@ const decisionOf = (place: TrailPlace) => (place.kind === 'item' ? sheaf.decisio
           <span v-if="decisionOf(line.place)" class="mark decided" :class="decisionOf(line.place)">{{
             marks[decisionOf(line.place)!]
           }}</span>
-        </button>
+        </BareButton>
       </li>
     </ol>
   </nav>
@@ -51,7 +55,6 @@ h3 {
   padding: 0 22px 4px 6px;
 }
 h3 button {
-  color: var(--slate);
   font-family: var(--text);
   font-weight: 400;
 }

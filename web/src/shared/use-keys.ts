@@ -68,6 +68,6 @@ function isLookedAt(target: EventTarget | null, parts: Part[] | undefined): bool
 function isField(target: EventTarget | null): boolean {
   if (isShown('.n-modal-body-wrapper .n-modal, .n-drawer')) return true
   const element = target as HTMLElement | null
-  if (!element?.tagName) return false
-  return ['INPUT', 'TEXTAREA', 'SELECT'].includes(element.tagName) || element.isContentEditable
+  if (!element?.matches) return false
+  return element.isContentEditable || element.matches('input, textarea, select, [role="combobox"]')
 }

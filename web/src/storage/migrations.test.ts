@@ -12,9 +12,21 @@ import { listScans } from './scans'
 import { sealed } from './seal'
 
 const oldEntry = {
-  id: 'a', file: 'a.csv', kind: 'listings', from: 'Marrowgate', rows: 2, taken: 2, rejected: 0, doubts: 0, capturedOn: 20604,
-  windowDays: 30, importedAt: 5, fileBytes: 9, columns: ['title', 'price'], demo: false,
-} // prettier-ignore
+  id: 'a',
+  file: 'a.csv',
+  kind: 'listings',
+  from: 'Marrowgate',
+  rows: 2,
+  taken: 2,
+  rejected: 0,
+  doubts: 0,
+  capturedOn: 20604,
+  windowDays: 30,
+  importedAt: 5,
+  fileBytes: 9,
+  columns: ['title', 'price'],
+  demo: false,
+}
 
 const mine = { name: 'mine', ships: false, query: emptyQuery }
 

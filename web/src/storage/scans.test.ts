@@ -20,9 +20,21 @@ const page = (...ids: string[]): ReadPage => {
   }
 }
 const entry: ImportEntry = {
-  id: 's1', file: 'Scan', kind: 'listings', from: 'Farholt', rows: 3, taken: 3, rejected: 0, doubts: 0,
-  capturedOn: 20_604, windowDays: 30, importedAt: 2, fileBytes: 0, segments: [3], demo: false,
-} // prettier-ignore
+  id: 's1',
+  file: 'Scan',
+  kind: 'listings',
+  from: 'Farholt',
+  rows: 3,
+  taken: 3,
+  rejected: 0,
+  doubts: 0,
+  capturedOn: 20_604,
+  windowDays: 30,
+  importedAt: 2,
+  fileBytes: 0,
+  segments: [3],
+  demo: false,
+}
 
 test('a page that comes twice is kept and counted once; pages come back in their order', async () => {
   const db = await fresh()

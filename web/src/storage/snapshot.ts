@@ -32,7 +32,7 @@ export interface WorkedSummary {
   figuresTo: number | null
 }
 
-/** What the first screen shows before the catalogue itself is read. */
+/** What the first screen shows before the catalog itself is read. */
 export interface FirstScreen {
   summary: WorkedSummary
   /** rows that were made, by place */
@@ -41,7 +41,7 @@ export interface FirstScreen {
   places: [key: string, place: number][]
 }
 
-/** Tables of the catalogue; they rest column by column, beside the figures. */
+/** Tables of the catalog; they rest column by column, beside the figures. */
 const catalogTables = ['listings', 'life', 'reach', 'unpublished'] as const
 const tableNames = [...catalogTables, 'figures'] as const
 type TableName = (typeof tableNames)[number]
@@ -49,7 +49,7 @@ type CatalogTables = Pick<Catalog, (typeof catalogTables)[number]>
 
 declare const __BUILD__: string
 
-/** Names what a catalogue was worked out from: the build, the imports but those set aside, rules and corrections. */
+/** Names what a catalog was worked out from: the build, the imports but those set aside, rules and corrections. */
 export function snapshotPrint(
   entries: readonly ImportEntry[],
   rules: SellerRules,

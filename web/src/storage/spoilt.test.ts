@@ -275,7 +275,7 @@ test('a snapshot that is not as it was kept is never taken up: all is worked out
       await write()
       await spoil()
       const opened = await readSnapshot(db, print)
-      // what the first screen needs is refused at once, the catalogue when it is read
+      // what the first screen needs is refused at once, the catalog when it is read
       if (opened) await expect(opened.catalog()).rejects.toMatchObject({ code: 'snapshot-spoilt' })
     }
   }

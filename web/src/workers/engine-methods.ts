@@ -51,7 +51,7 @@ export const engineMethods = {
       ? await engine.maker
       : { catalog: null }
     const counter = new Finder(() => {
-      if (!catalog) throw new Error('the catalogue is not read yet')
+      if (!catalog) throw new Error('the catalog is not read yet')
       return catalog
     }, engine.figures)
     return queries.map((q) => counter.ask({ ...emptyQuery, ...q }, places).matching)

@@ -15,7 +15,7 @@ const mostRows = 2000
 const firstRows = 48
 
 /**
- * What is worked out, and can be asked. The measures are there from the beginning; the catalogue itself, which is much larger, may
+ * What is worked out, and can be asked. The measures are there from the beginning; the catalog itself, which is much larger, may
  * still be on its way: what needs it waits for it, and the first screen does not.
  */
 export class ItemEngine {
@@ -104,7 +104,7 @@ export class ItemEngine {
     setTimeout(step, 300)
   }
 
-  /** What rests so that the first screen is there before the catalogue. */
+  /** What rests so that the first screen is there before the catalog. */
   firstScreen(): FirstScreen {
     const finder = new Finder(() => this.#now().catalog, this.figures)
     for (const at of finder.places(0, firstRows)) this.#row(at)
@@ -122,7 +122,7 @@ export class ItemEngine {
   }
 
   #now(): ItemMaker {
-    if (!this.#made) throw new Error('the catalogue is not read yet')
+    if (!this.#made) throw new Error('the catalog is not read yet')
     return this.#made
   }
 }

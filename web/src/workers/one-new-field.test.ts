@@ -6,7 +6,7 @@ const warranty: Field = {
   name: 'warrantyMonths',
   label: 'Warranty',
   type: 'count',
-  says: { en: 'warranty, warranty months, months of warranty', de: 'garantie, garantie monate' },
+  headings: { en: 'warranty, warranty months, months of warranty', de: 'garantie, garantie monate' },
   help: 'For how many months its seller answers for it.',
   item: {
     as: 'most',

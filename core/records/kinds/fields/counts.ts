@@ -5,7 +5,7 @@ export const units = field({
   name: 'units',
   label: 'Units in window',
   type: 'count',
-  says: {
+  headings: {
     en: 'units sold, sold, units, quantity sold, qty sold, sales, orders, sold month, units per month, monthly units, monthly sales, sold last 30 days, sales last 30 days, qty, quantity, pieces sold, pcs sold, units ordered, unit sales, sold qty, number sold, sold count, items sold, sales qty, sales count, order count, monthly sold, recent sales, pcs',
     de: 'verkauft, verkaufte stück, verkäufe, absatz, menge, stück, stückzahl, absatzmenge, anzahl verkauft, verkaufte menge, verkaufte einheiten, absatz monat, verk, anzahl, stk, verkaufszahl, bestellungen',
     fr: 'ventes, vendus, unités vendues, quantité vendue, qté vendue, nb vendus, quantité, qté, ventes du mois, nombre de ventes, unités, nb ventes, pièces vendues, ventes mensuelles, commandes',
@@ -21,7 +21,7 @@ export const unitsTotal = field({
   name: 'unitsTotal',
   label: 'Units in all',
   type: 'count',
-  says: {
+  headings: {
     en: 'sold total, total sold, sold ever, lifetime sales, units total, lifetime units, sold lifetime, total units, total units sold, all time sales, qty all time, total sales, sold all time, sold to date, sales total, units all time, cumulative sales, sold overall, sales ever, total orders',
     de: 'verkäufe gesamt, gesamt verkauft, verkauft gesamt, insgesamt verkauft, gesamtabsatz, gesamtverkäufe, absatz gesamt, verkäufe insgesamt',
     fr: 'ventes totales, total ventes, total vendu, ventes cumulées, vendus au total, ventes depuis le début, total des ventes, cumul ventes',
@@ -37,7 +37,7 @@ export const rating = field({
   name: 'rating',
   label: 'Rating',
   type: 'rating',
-  says: {
+  headings: {
     en: 'rating, stars, score, average rating, star rating, review score, avg stars, avg rating, avg rtg, rtg, stars avg, rating value, mean rating, rate, review rating, seller rating, store rating',
     de: 'bewertung, sterne, note, durchschnittliche bewertung, ø bewertung, punkte, bewertungsschnitt, sternebewertung, bewertung ø',
     fr: 'note, étoiles, note moyenne, évaluation, notation, score, nombre étoiles, moyenne des avis',
@@ -53,7 +53,7 @@ export const reviews = field({
   name: 'reviews',
   label: 'Reviews',
   type: 'count',
-  says: {
+  headings: {
     en: 'reviews, review count, number of reviews, ratings, rating count, no of reviews, review total, n reviews, no ratings, rtgs, ratings total, total reviews, reviews count, num reviews, number of ratings, nr of reviews, review qty, opinions',
     de: 'bewertungen, anzahl bewertungen, anz bewertungen, rezensionen, anzahl rezensionen, zahl der bewertungen',
     fr: 'avis, nb avis, nombre avis, nombre d’avis, évaluations, nb évaluations, nombre de commentaires, nb notes',
@@ -69,7 +69,7 @@ export const stock = field({
   name: 'stock',
   label: 'Stock',
   type: 'count',
-  says: {
+  headings: {
     en: 'stock, in stock, quantity available, available, inventory, qty available, qty avail, on hand, stock level, stock qty, available quantity, units available, qty in stock, avail, inventory qty, stock on hand, qty on hand, remaining, stock left, left, how many left, in hand',
     de: 'lager, bestand, lagerbestand, auf lager, verfügbar, lagermenge, verfügbare menge, vorrat, lagerbest, best, lagerst',
     fr: 'stock, en stock, disponible, dispo, quantité disponible, stocks, qté dispo, qté en stock, stock disponible',
@@ -85,7 +85,7 @@ export const leadDays = field({
   name: 'leadDays',
   label: 'Days to deliver',
   type: 'lead',
-  says: {
+  headings: {
     en: 'lead time, delivery days, delivery time, days to deliver, transit days, shipping time, handling time, handling days, dispatch time, production days, lead time days, shipping days, production time, processing time, eta, turnaround, days, lead, delivery in days, transit time, lt',
     de: 'lieferzeit, lieferzeit tage, lieferdauer, lieferfrist, versanddauer, bearbeitungszeit, liefertage, tage bis lieferung, produktionszeit, lz, lz tage, lief zeit',
     fr: 'délai, délai de livraison, délai livraison, délai expédition, jours de livraison, temps de livraison, délais, délai de préparation, délai j',

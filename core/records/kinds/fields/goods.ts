@@ -5,7 +5,7 @@ export const listingId = field({
   name: 'id',
   label: 'Listing number',
   type: 'id',
-  says: {
+  headings: {
     en: 'listing id, item no, item number, item id, listing number, product id, article number, listing, listing ref, item, listing no, item ref, product number, product code, item code, catalog id, product key, article no, offer id, offer number, asset id, product, product ref',
     de: 'angebotsnummer, angebotsnr, artikelnummer, artikelnr, art nr, artnr, artikel id, artikel nr, produktnummer, produkt id, listing nummer, inseratnummer, anzeigennummer, artikel',
     fr: 'n° annonce, numéro annonce, référence annonce, réf annonce, id annonce, référence, réf, réf article, référence article, code article, id produit, réf produit, produit id, référence produit, code produit, numéro article, article',
@@ -21,7 +21,7 @@ export const title = field({
   name: 'title',
   label: 'Title',
   type: 'text',
-  says: {
+  headings: {
     en: 'title, item title, name, product name, listing title, listing name, product title, listing, product, item, item name, description, product description, item description, article name, article, desc, prod name, goods, short description, what, details, nm, what it is called, item desc',
     de: 'titel, bezeichnung, artikelbezeichnung, artikelname, produktname, produkttitel, produkt, name, artikel, angebotstitel, beschreibung, produktbezeichnung, artikeltext, bez, ware, kurztext, artikelbeschreibung',
     fr: 'titre, libellé, désignation, nom du produit, nom, produit, article, intitulé, description, titre annonce, nom article, désignation article, libellé produit, descriptif, lib, désign',
@@ -37,7 +37,7 @@ export const sku = field({
   name: 'sku',
   label: 'My number',
   type: 'id',
-  says: {
+  headings: {
     en: 'sku, my sku, seller sku, my number, own number, stock number, internal sku, own sku, own code, internal code, internal number, merchant sku, custom label, stock code, item code, product code, code, ref, article number, part number, sku code, variant sku, internal id',
     de: 'eigene artikelnummer, eigene nummer, artikelnummer, artikelnr, art nr, interne nummer, interne artikelnummer, händler sku, meine nummer, nummer, nr, sku, artikel nr, interne nr, hausnummer, lagernummer',
     fr: 'référence interne, réf interne, ma référence, référence, réf, code interne, code article, sku, réf vendeur, référence vendeur, code produit',
@@ -53,7 +53,7 @@ export const gtin = field({
   name: 'gtin',
   label: 'Barcode',
   type: 'gtin',
-  says: {
+  headings: {
     en: 'barcode, gtin, ean, upc, isbn, gtin13, ean code, ean13, bar code, gtin ean, upc code, ean upc',
     de: 'ean, ean code, strichcode, barcode, gtin, artikel ean',
     fr: 'code barres, code barre, ean, code ean, gencod, gtin',
@@ -69,7 +69,7 @@ export const brand = field({
   name: 'brand',
   label: 'Brand',
   type: 'text',
-  says: {
+  headings: {
     en: 'brand, manufacturer, make, brand name, maker, label',
     de: 'marke, hersteller, markenname, fabrikat',
     fr: 'marque, fabricant, nom de marque',
@@ -85,7 +85,7 @@ export const category = field({
   name: 'category',
   label: 'Category',
   type: 'path',
-  says: {
+  headings: {
     en: 'category, path, category path, categories, department, category name, product category, cat, group, product group, product type, section, niche',
     de: 'kategorie, warengruppe, produktgruppe, rubrik, kategoriepfad, artikelgruppe, sparte, produktkategorie, sortiment, kat',
     fr: 'catégorie, rayon, famille, rubrique, chemin de catégorie, groupe, catégorie produit, univers, cat',
@@ -101,7 +101,7 @@ export const tags = field({
   name: 'tags',
   label: 'Tags',
   type: 'list',
-  says: {
+  headings: {
     en: 'tags, keywords, labels, tags used, tag list, search words',
     de: 'schlagworte, schlagwörter, tags, stichworte, suchwörter, keywords',
     fr: 'étiquettes, tags, mots clés, mots-clefs',
@@ -117,7 +117,7 @@ export const picture = field({
   name: 'picture',
   label: 'Picture',
   type: 'text',
-  says: {
+  headings: {
     en: 'picture, image, picture url, image url, photo, primary image, main image, img, thumbnail, image link, photo url, pic',
     de: 'bild, bild url, foto, hauptbild, bildlink, produktbild',
     fr: 'image, photo, url image, lien image, image principale, visuel',
@@ -133,7 +133,7 @@ export const url = field({
   name: 'url',
   label: 'Address',
   type: 'text',
-  says: {
+  headings: {
     en: 'url, link, address, web address, listing url, permalink, page url, product url, item url, href, profile url, web page, website',
     de: 'link, url, adresse, webadresse, angebotslink, seite',
     fr: 'lien, url, adresse, page, adresse web, lien annonce',
@@ -149,7 +149,7 @@ export const url = field({
 /** The market's number beside one's own: only what surely means the market's. */
 export const marketListingId = field({
   ...listingId,
-  says: {
+  headings: {
     en: 'listing id, listing number, item id, market listing id, listing, listing no, listing ref, item no, item number, market item id',
     de: 'angebotsnummer, angebotsnr, inseratnummer, anzeigennummer, listing id, angebotsnummer am markt',
     fr: 'n° annonce, numéro annonce, référence annonce, réf annonce, id annonce, annonce liée',

@@ -5,7 +5,7 @@ export const price = field({
   name: 'price',
   label: 'Price',
   type: 'money',
-  says: {
+  headings: {
     en: 'price, item price, asking price, selling price, sale price, unit price, current price, list price, listing price, average price, price value, price amount, offer price, retail price, ask, sold for, price each, avg price, price incl vat, rrp, price now, cost value, cost, price per unit, pp, gross price, avg sold price, pr, prc, each, how much, sells for, their price',
     de: 'preis, verkaufspreis, vk, vk preis, vk brutto, einzelpreis, stückpreis, angebotspreis, bruttopreis, preis brutto, endpreis, preis pro stück, preis je stück, ladenpreis, aktueller preis, vkp, durchschnittspreis, einzelpreis brutto, kaufpreis, artikelpreis, e preis, ep, pr, preis stk',
     fr: 'prix, prix ttc, prix de vente, prix unitaire, pu, pu ttc, pv, pv ttc, prix demandé, prix de offre, prix affiché, prix public, prix actuel, tarif, prix unit, prix vente, pu ht, prix moyen, px, px vente, p vente, px unit, p.u.',
@@ -21,7 +21,7 @@ export const currency = field({
   name: 'currency',
   label: 'Currency',
   type: 'currency',
-  says: {
+  headings: {
     en: 'currency, currency code, price currency, cost currency, ccy, curr, cur, iso currency',
     de: 'währung, währungscode, whg, waehrung, wkz',
     fr: 'devise, monnaie, code devise',
@@ -37,7 +37,7 @@ export const delivery = field({
   name: 'delivery',
   label: 'Delivery price',
   type: 'money',
-  says: {
+  headings: {
     en: 'delivery, shipping, postage, delivery price, shipping cost, delivery cost, shipping price, freight, shipping fee, delivery fee, delivery charge, shipping charge, ship, ship cost, postage cost, p&p, ship fee, freight cost, shipping rate, carriage, ship price',
     de: 'versand, versandkosten, porto, versandpreis, lieferkosten, fracht, frachtkosten, versandgebühr, zustellkosten, liefergebühr, porto und verpackung',
     fr: 'frais de port, port, livraison, frais de livraison, frais port, coût de livraison, expédition, frais expédition, transport, prix livraison',
@@ -53,7 +53,7 @@ export const revenue = field({
   name: 'revenue',
   label: 'Sales in window',
   type: 'money',
-  says: {
+  headings: {
     en: 'gross sales, revenue, sales value, turnover, sales amount, gmv, gross revenue, net revenue, net sales, sales revenue, total sales amount, gross, amount, sales, takings, total amount, line total, earned, revenue in window, total revenue, rev, sales total, order value, line amt, line amount, total, total price, ext price, extended price, amt',
     de: 'umsatz, erlös, umsatz brutto, umsatz netto, umsatzwert, einnahmen, gesamtumsatz, umsatzerlös, betrag, gesamtbetrag, gesamt, warenwert, gesamtpreis, ges preis, summe, zeilensumme',
     fr: "chiffre d'affaires, ca, ca ht, ca ttc, ventes, recettes, montant, montant ht, montant ttc, revenu, total des ventes, valeur des ventes, total, total ligne, total ttc, total ht, montant total",
@@ -69,7 +69,7 @@ export const averagePrice = field({
   name: 'averagePrice',
   label: 'Average price',
   type: 'money',
-  says: {
+  headings: {
     en: 'average price, average selling price, mean price, asp, avg price, avg selling price, average order value, aov, basket',
     de: 'durchschnittspreis, mittlerer preis, durchschnittlicher preis, ø preis, warenkorb, durchschnittlicher verkaufspreis',
     fr: 'prix moyen, panier moyen, prix de vente moyen',
@@ -85,7 +85,7 @@ export const cost = field({
   name: 'cost',
   label: 'My cost',
   type: 'money',
-  says: {
+  headings: {
     en: 'my cost, cost, cost of goods, unit cost, buying price, landed cost, cogs, buy price, purchase price, cost price, cost per unit, bought for, purchase cost, cost each, paid, bought at, i paid, buy, net cost, purch price',
     de: 'einkaufspreis, ek, ek netto, ek preis, einstandspreis, kosten, stückkosten, wareneinsatz, selbstkosten, bezugspreis, einkauf',
     fr: "prix d'achat, coût, coût d'achat, prix de revient, pa, pa ht, coût unitaire, coût de revient, prix achat, px achat, p achat",
@@ -101,7 +101,7 @@ export const commission = field({
   name: 'commission',
   label: 'Commission',
   type: 'ratio',
-  says: {
+  headings: {
     en: 'commission, commission rate, affiliate commission, creator commission, comm, comm rate, commission pct, affiliate rate, comm pct',
     de: 'provision, provisionssatz, provision prozent, kommission, partnerprovision',
     fr: 'commission, taux de commission, taux commission, commission affilié',
@@ -117,7 +117,7 @@ export const change = field({
   name: 'change',
   label: 'Change',
   type: 'ratio',
-  says: {
+  headings: {
     en: 'change, growth, trend, change vs previous, growth rate, growth pct, trend pct, delta, pct change, mom, yoy, change pct, vs last month, vs previous period',
     de: 'veränderung, wachstum, trend, änderung, veränd, entwicklung, zuwachs, gegenüber vormonat, veränderung ggü vormonat',
     fr: 'évolution, croissance, variation, tendance, évol',

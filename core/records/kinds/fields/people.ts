@@ -5,7 +5,7 @@ export const market = field({
   name: 'market',
   label: 'Market',
   type: 'text',
-  says: {
+  headings: {
     en: 'market, marketplace, listing market, sold on, sales channel, platform, market name, channel, site',
     de: 'marktplatz, markt, plattform, verkaufskanal, vertriebskanal',
     fr: 'place de marché, marché, plateforme, canal de vente',
@@ -21,7 +21,7 @@ export const store = field({
   name: 'store',
   label: 'Store',
   type: 'text',
-  says: {
+  headings: {
     en: 'store, seller, shop, shop name, store name, seller name, merchant, sold by, merchant name, vendor, seller id, retailer, offered by, seller username, shop title, vendor name, who, who sells it, who sells, sold by whom',
     de: 'shop, verkäufer, händler, laden, shopname, verkäufername, anbieter, geschäft, händlername, verkauft von, store',
     fr: 'boutique, vendeur, magasin, nom de la boutique, nom du vendeur, marchand, vendu par, nom boutique, enseigne',
@@ -37,7 +37,7 @@ export const supplier = field({
   name: 'supplier',
   label: 'Supplier',
   type: 'text',
-  says: {
+  headings: {
     en: 'supplier, supplier name, vendor, wholesaler, manufacturer, factory, source, distributor, vendor name, supplied by',
     de: 'lieferant, lieferantenname, großhändler, hersteller, bezugsquelle, zulieferer, grosshändler',
     fr: 'fournisseur, nom du fournisseur, grossiste, fabricant, nom fournisseur',
@@ -53,7 +53,7 @@ export const country = field({
   name: 'country',
   label: 'Country',
   type: 'text',
-  says: {
+  headings: {
     en: 'country, based in, country code, location, ctry, store country, seller country, region',
     de: 'land, sitz, standort, ländercode, herkunftsland, land des verkäufers',
     fr: 'pays, code pays, localisation, pays du vendeur',
@@ -69,7 +69,7 @@ export const shipsFrom = field({
   name: 'shipsFrom',
   label: 'Ships from',
   type: 'text',
-  says: {
+  headings: {
     en: 'ships from, dispatched from, item location, shipped from, origin, warehouse, country of origin, ship from, from country, made in, dispatch country',
     de: 'versand aus, versandland, herkunft, ursprungsland, artikelstandort, lagerort, lieferung aus, ursprung',
     fr: 'expédié de, expédié depuis, origine, pays origine, provenance, entrepôt, départ',
@@ -85,7 +85,7 @@ export const listedOn = field({
   name: 'listedOn',
   label: 'Listed on',
   type: 'day',
-  says: {
+  headings: {
     en: 'listed, listed on, on sale since, date listed, start date, created, listed since, first listed, created at, listing date, created on, launch date, launched, added, date added, available since, start time, added on, publish date',
     de: 'eingestellt, eingestellt am, angelegt am, erstellt am, gelistet seit, online seit, startdatum, verfügbar seit, einstelldatum, angelegt, neu seit',
     fr: 'mise en ligne, mis en ligne le, créé le, date de création, en vente depuis, publié le, date de mise en ligne, ajouté le, date ajout',
@@ -101,7 +101,7 @@ export const since = field({
   name: 'since',
   label: 'Open since',
   type: 'day',
-  says: {
+  headings: {
     en: 'open since, store since, seller since, shop opened, store opened, opened, member since, since, open date, joined, founded, joined on, registered, opened on, trading since, supplier since, start date, established, registration date, opening date',
     de: 'mitglied seit, eröffnet, gegründet, seit, aktiv seit, angemeldet seit, shop seit, eröffnet am, besteht seit, gründung, registriert seit',
     fr: 'ouverte depuis, inscrit le, inscrit depuis, depuis, ouvert depuis, membre depuis, date ouverture, créée le, date inscription, ouverture',

@@ -5,7 +5,7 @@ export const views = field({
   name: 'views',
   label: 'Views',
   type: 'count',
-  says: {
+  headings: {
     en: 'views, plays, impressions, view count, watched, reach, view ct, video views, impr, times seen, viewers, watch count, play count, total views',
     de: 'aufrufe, ansichten, impressionen, wiedergaben, reichweite, views, abrufe, zuschauer',
     fr: 'vues, nombre de vues, nb vues, impressions, lectures, portée, affichages',
@@ -21,7 +21,7 @@ export const likes = field({
   name: 'likes',
   label: 'Likes',
   type: 'count',
-  says: {
+  headings: {
     en: 'likes, hearts, reactions, thumbs up, like count, like ct, faves, favourites, favorites',
     de: 'gefällt mir, likes, herzen, reaktionen, gefällt mir angaben',
     fr: "j'aime, mentions j'aime, likes, cœurs, coeurs, réactions, nb likes",
@@ -37,7 +37,7 @@ export const comments = field({
   name: 'comments',
   label: 'Comments',
   type: 'count',
-  says: {
+  headings: {
     en: 'comments, replies, comment count, cmts, comment ct, number of comments, responses',
     de: 'kommentare, antworten, anzahl kommentare',
     fr: 'commentaires, nb commentaires, réponses, nombre de commentaires',
@@ -53,7 +53,7 @@ export const shares = field({
   name: 'shares',
   label: 'Shares',
   type: 'count',
-  says: {
+  headings: {
     en: 'shares, reposts, forwards, share count, shared, share ct, times shared',
     de: 'geteilt, mal geteilt, weitergeleitet, shares, teilungen',
     fr: 'partages, nb partages, partagé, repartages',
@@ -69,7 +69,7 @@ export const headline = field({
   name: 'title',
   label: 'Headline',
   type: 'text',
-  says: {
+  headings: {
     en: 'headline, title, ad text, text, copy, ad copy, caption, description, ad title, message, body',
     de: 'überschrift, titel, anzeigentext, text, beschreibung, anzeigentitel, werbetext, schlagzeile',
     fr: 'titre, accroche, texte, légende, description, texte annonce, message',

@@ -6,9 +6,11 @@ import { isoDay } from '@sickle/core/identity'
 import { decimal } from '@/shared/format'
 import ChartTable from './ChartTable.vue'
 import { salesGeometry } from './sales-geometry'
+import ViewChoice from '@/shared/widgets/ViewChoice.vue'
 
 const { series, height = 92 } = defineProps<{ series: UnitSeries; height?: number }>()
 const days = defineModel<number>('days', { default: 90 })
+const spans = [28, 90, 180].map((n) => ({ value: n, label: String(n) }))
 const box = useTemplateRef('box')
 const { width } = useElementSize(box)
 const shape = computed(() => salesGeometry(series, days.value, Math.max(60, width.value || 300), height))
@@ -38,18 +40,7 @@ const rows = computed(() =>
             ? 'units a day, by week'
             : 'units a day, 7-day mean over single days'
       }}</span>
-      <span class="spans" role="group" aria-label="Days shown">
-        <button
-          v-for="n in [28, 90, 180]"
-          :key="n"
-          class="bare"
-          :class="{ on: n === days }"
-          :aria-pressed="n === days"
-          @click="days = n"
-        >
-          {{ n }}
-        </button>
-      </span>
+      <ViewChoice v-model="days" compact label="Days shown" :options="spans" />
     </div>
     <svg
       :width="width"
@@ -80,17 +71,6 @@ figure {
 .head {
   display: flex;
   justify-content: space-between;
-}
-.spans button {
-  font-size: 12px;
-  padding: 1px 6px;
-  border-radius: 4px;
-  color: var(--quiet);
-}
-.spans button.on {
-  background: var(--slate-soft);
-  color: var(--slate);
-  font-weight: 600;
 }
 .bar {
   fill: var(--moss);

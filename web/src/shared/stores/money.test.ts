@@ -56,7 +56,12 @@ test('one more decision asks for its own figures, and other figures for those of
     return (call as (...a: unknown[]) => unknown)(name, args, options)
   }) as typeof engine.call
   const record = (key: string) =>
-    all.sheaf.record({ key, action: 'hold', text: '', snapshot: { title: key, picture: null, profitE4: null, units: null, listings: 1 } }) // prettier-ignore
+    all.sheaf.record({
+      key,
+      action: 'hold',
+      text: '',
+      snapshot: { title: key, picture: null, profitE4: null, units: null, listings: 1 },
+    })
   await record('Marrowgate/A1')
   await until(() => asked.length === 1, 'the first')
   await record('Marrowgate/A3')

@@ -4,6 +4,15 @@ import type { Palette } from './palette'
 /** Naive UI in our colours, at our sizes: its controls look like the rest of the page. */
 export function naiveTheme(c: Palette): GlobalThemeOverrides {
   return {
+    Table: {
+      tdColor: 'transparent',
+      thColor: 'transparent',
+      thTextColor: c.quiet,
+      thFontWeight: '500',
+      fontSizeSmall: '13px',
+      borderRadius: '0',
+    },
+    Radio: { fontSizeSmall: '13px', buttonHeightSmall: '26px', labelFontWeight: '400' },
     common: {
       fontFamily: "'IBM Plex Sans', system-ui, sans-serif",
       fontSize: '14px',
@@ -27,6 +36,10 @@ export function naiveTheme(c: Palette): GlobalThemeOverrides {
       warningColor: c.wheat,
       errorColor: c.clay,
       infoColor: c.slate,
+      infoColorHover: c.slate,
+      infoColorPressed: c.slate,
+      errorColorHover: c.clay,
+      errorColorPressed: c.clay,
       borderRadius: '6px',
       heightMedium: '32px',
       heightSmall: '28px',

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue'
 import { NModal } from 'naive-ui'
+import { useTemplateRef, watch } from 'vue'
 import { useReturnFocus } from '../use-return-focus'
 import FocusFirst from './FocusFirst.vue'
+import BareButton from './BareButton.vue'
 
 /** A dialog in the middle of the page with its title as its name; what had the focus has it again when it closes. */
 const {
@@ -17,6 +19,9 @@ const {
 }>()
 const show = defineModel<boolean>('show', { required: true })
 useReturnFocus(show)
+const focus = useTemplateRef('focus')
+// one that is opened again while it still fades is not mounted anew
+watch(show, (open) => void (open && focus.value?.take()))
 </script>
 
 <template>
@@ -30,12 +35,12 @@ useReturnFocus(show)
     role="dialog"
     :aria-label="title"
   >
-    <FocusFirst>
+    <FocusFirst ref="focus">
       <div class="head">
         <h2>{{ title }}</h2>
-        <button v-if="!held" class="bare close" aria-label="Close" @click="show = false">
+        <BareButton v-if="!held" type="tertiary" class="close" aria-label="Close" @click="show = false">
           <X :size="18" aria-hidden="true" />
-        </button>
+        </BareButton>
       </div>
       <slot />
     </FocusFirst>
@@ -55,6 +60,5 @@ useReturnFocus(show)
   place-items: center;
   width: 26px;
   height: 26px;
-  color: var(--quiet);
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NInput } from 'naive-ui'
 defineOptions({ inheritAttrs: false })
 /** The box of a typed number, and under it why what stands there cannot be taken. */
 const text = defineModel<string>({ required: true })
@@ -8,16 +9,15 @@ const emit = defineEmits<{ typed: [] }>()
 
 <template>
   <span class="typed">
-    <input
-      v-bind="$attrs"
-      v-model="text"
+    <NInput
+      v-model:value="text"
+      size="tiny"
       class="figure"
-      :class="{ bad: fault !== null }"
-      inputmode="decimal"
+      :status="fault === null ? undefined : 'error'"
       :placeholder="placeholder"
-      :aria-label="label"
-      :aria-invalid="fault !== null"
       :title="fault ?? label"
+      v-bind="$attrs"
+      :input-props="{ inputmode: 'decimal', 'aria-label': label, 'aria-invalid': fault !== null }"
       @change="emit('typed')"
       @keydown.enter="emit('typed')"
     />

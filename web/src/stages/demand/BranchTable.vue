@@ -5,6 +5,8 @@ import { bestBranch, type Branch } from '@sickle/core/engine'
 import { howUnitsAreKnown, whereItSellsBest } from '@/shared/demand-answers'
 import IntervalMark from '@/shared/charts/IntervalMark.vue'
 import { amount, count, currencySign, decimal, signedPercent } from '@/shared/format'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 /** A branch and those right below it, best sell-through first. */
 const { here, branches } = defineProps<{ here: Branch; below: Branch[]; branches: Branch[]; home: string }>()
@@ -28,7 +30,7 @@ const growthTip = (b: Branch) =>
     <p v-if="below.length" class="small quiet">
       Windows of 30 days; the last column is 28 days against the 28 before, “?” where it may be chance.
     </p>
-    <table v-if="below.length" class="plain tight" aria-label="Branches below">
+    <PlainTable v-if="below.length" class="tight" aria-label="Branches below">
       <thead>
         <tr>
           <th>Branch</th>
@@ -43,7 +45,7 @@ const growthTip = (b: Branch) =>
       <tbody>
         <tr v-for="b in below" :key="b.path">
           <td>
-            <button class="bare link" @click="$emit('walk', b.path)">{{ b.name }}</button>
+            <BareButton type="info" class="link" @click="$emit('walk', b.path)">{{ b.name }}</BareButton>
           </td>
           <td><IntervalMark :share="b.sellThrough" /></td>
           <td class="num">{{ decimal(b.unitsPerListing, 1) }}</td>
@@ -55,7 +57,7 @@ const growthTip = (b: Branch) =>
           </td>
         </tr>
       </tbody>
-    </table>
+    </PlainTable>
     <p v-else class="quiet">No narrower branch. Its items are one step away, in Finds.</p>
   </div>
 </template>

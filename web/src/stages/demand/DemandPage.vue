@@ -16,6 +16,7 @@ import TermsPane from './TermsPane.vue'
 import ThemeTable from './ThemeTable.vue'
 import TwoWordings from './TwoWordings.vue'
 import { useDemand } from './demand-store'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 const demand = useDemand()
 const workspace = useWorkspace()
@@ -93,11 +94,20 @@ useKeys('Demand', [
           <header class="row-gap">
             <h1>Demand</h1>
             <nav class="crumbs" aria-label="Branch">
-              <button class="bare" :class="{ on: demand.branch === '' }" @click="walk('')">All</button>
+              <BareButton
+                :type="demand.branch === '' ? 'default' : 'info'"
+                :class="{ on: demand.branch === '' }"
+                @click="walk('')"
+                >All</BareButton
+              >
               <template v-for="c in crumbs" :key="c.path"
-                >&nbsp;/&nbsp;<button class="bare" :class="{ on: c.path === demand.branch }" @click="walk(c.path)">
+                >&nbsp;/&nbsp;<BareButton
+                  :type="c.path === demand.branch ? 'default' : 'info'"
+                  :class="{ on: c.path === demand.branch }"
+                  @click="walk(c.path)"
+                >
                   {{ c.name }}
-                </button></template
+                </BareButton></template
               >
             </nav>
             <NInput
@@ -226,11 +236,7 @@ useKeys('Demand', [
   font-size: 13px;
   color: var(--quiet);
 }
-.crumbs button {
-  color: var(--slate);
-}
 .crumbs button.on {
-  color: var(--ink);
   font-weight: 600;
 }
 .word {

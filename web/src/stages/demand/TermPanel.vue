@@ -8,6 +8,8 @@ import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import type { TermLook } from '@/workers/demand-methods'
 import TermByName from './TermByName.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 /** One term opened: is it worth aiming at, when and where, longer phrases around it, and what sells under it. */
 const { look, home, terms } = defineProps<{ look: TermLook; home: string; terms: Term[] }>()
@@ -58,7 +60,7 @@ defineEmits<{
           @choose="(key) => $emit('beside', key)"
         />
       </div>
-      <table v-if="look.longer.length" class="plain tight">
+      <PlainTable v-if="look.longer.length" class="tight">
         <thead>
           <tr>
             <th>Phrase</th>
@@ -71,7 +73,7 @@ defineEmits<{
         <tbody>
           <tr v-for="t in look.longer.slice(0, 8)" :key="t.key">
             <td>
-              <button class="bare link" @click="$emit('choose', t.key)">{{ t.phrase }}</button>
+              <BareButton type="info" class="link" @click="$emit('choose', t.key)">{{ t.phrase }}</BareButton>
             </td>
             <td class="num">{{ count(t.searches) }}</td>
             <td class="num">{{ count(t.competing) }}</td>
@@ -79,17 +81,18 @@ defineEmits<{
               {{ balanceWords(t.balance) }}
             </td>
             <td class="num">
-              <button
-                class="bare link small"
+              <BareButton
+                type="info"
+                class="link small"
                 :title="`Compare with ${look.term.phrase}`"
                 @click="$emit('beside', t.key)"
               >
                 beside
-              </button>
+              </BareButton>
             </td>
           </tr>
         </tbody>
-      </table>
+      </PlainTable>
       <p v-else class="quiet">No longer phrase with these words was brought in.</p>
     </section>
     <section>
@@ -97,14 +100,14 @@ defineEmits<{
       <p>{{ whatSellsUnderIt(look.sums) }}</p>
       <ul class="items">
         <li v-for="row in look.items" :key="row.key">
-          <button class="bare item" @click="$emit('item', row.key, row.title)">
+          <BareButton class="item" @click="$emit('item', row.key, row.title)">
             <GoodsPicture :src="row.picture" :title="row.title" :size="28" />
             <span class="title">{{ row.title }}</span>
             <span class="num"
               >{{ count(row.units) }} units<GradeMark :grade="row.unitsGrade" /> · {{ currencySign(home) }}
               {{ amount(row.priceLowE4, home) }}</span
             >
-          </button>
+          </BareButton>
         </li>
       </ul>
     </section>

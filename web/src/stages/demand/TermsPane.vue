@@ -1,11 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { choicesOf } from '@/shared/choices'
 import { hasPlace } from '@/shared/charts/term-field'
 import { balanceWords } from '@/shared/demand-answers'
 import { count, plural, signedPercent } from '@/shared/format'
 import type { TermsAnswer } from '@/workers/demand-methods'
 import TermByName from './TermByName.vue'
 import TermField from './TermField.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import ViewChoice from '@/shared/widgets/ViewChoice.vue'
+import HouseSelect from '@/shared/widgets/HouseSelect.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 /** What people search for: the field, a way to a term by name, and the terms that rise. */
 const { answer } = defineProps<{
@@ -16,7 +21,12 @@ const { answer } = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [key: string]; market: [name: string | null] }>()
 const view = ref<'field' | 'rising'>('field')
+const views = computed(() => [
+  { value: 'field' as const, label: 'Field' },
+  { value: 'rising' as const, label: 'Rising', n: count(answer.rising.length) },
+])
 const choose = (key: string) => emit('choose', key)
+const markets = computed(() => [{ value: '', label: 'All markets' }, ...choicesOf(...answer.markets)])
 const left = computed(() => answer.terms.filter((t) => !hasPlace(t)).length)
 </script>
 
@@ -24,30 +34,16 @@ const left = computed(() => answer.terms.filter((t) => !hasPlace(t)).length)
   <div class="pane">
     <header class="row-gap">
       <h2>Search terms</h2>
-      <span class="tabs" role="group" aria-label="Shown as">
-        <button class="bare" :class="{ on: view === 'field' }" :aria-pressed="view === 'field'" @click="view = 'field'">
-          Field
-        </button>
-        <button
-          class="bare"
-          :class="{ on: view === 'rising' }"
-          :aria-pressed="view === 'rising'"
-          @click="view = 'rising'"
-        >
-          Rising ({{ answer.rising.length }})
-        </button>
-      </span>
+      <ViewChoice v-model="view" compact label="Shown as" :options="views" />
       <TermByName class="by-name" :terms="answer.terms" hint="A term by name" @choose="choose" />
-      <select
+      <HouseSelect
         v-if="answer.markets.length > 1"
         class="market"
-        aria-label="Market of the terms"
-        :value="market ?? ''"
-        @change="emit('market', ($event.target as HTMLSelectElement).value || null)"
-      >
-        <option value="">All markets</option>
-        <option v-for="m in answer.markets" :key="m">{{ m }}</option>
-      </select>
+        label="Market of the terms"
+        :model-value="market ?? ''"
+        :options="markets"
+        @update:model-value="(name) => emit('market', name || null)"
+      />
     </header>
     <TermField
       v-if="view === 'field'"
@@ -58,7 +54,7 @@ const left = computed(() => answer.terms.filter((t) => !hasPlace(t)).length)
       @choose="choose"
     />
     <div v-else class="fill scroll">
-      <table v-if="answer.rising.length" class="plain" aria-label="Rising terms">
+      <PlainTable v-if="answer.rising.length" aria-label="Rising terms">
         <thead>
           <tr>
             <th>Term</th>
@@ -71,7 +67,7 @@ const left = computed(() => answer.terms.filter((t) => !hasPlace(t)).length)
         <tbody>
           <tr v-for="t in answer.rising" :key="t.key">
             <td>
-              <button class="bare link" @click="choose(t.key)">{{ t.phrase }}</button>
+              <BareButton type="info" class="link" @click="choose(t.key)">{{ t.phrase }}</BareButton>
               <span class="quiet small"> {{ t.market }}</span>
             </td>
             <td class="num">{{ signedPercent(t.change?.ratio) }}</td>
@@ -80,7 +76,7 @@ const left = computed(() => answer.terms.filter((t) => !hasPlace(t)).length)
             <td class="num">{{ balanceWords(t.balance) }}</td>
           </tr>
         </tbody>
-      </table>
+      </PlainTable>
       <p v-else class="quiet">No term rises beyond chance.</p>
     </div>
     <p class="small quiet">
@@ -111,17 +107,6 @@ header {
 .fill {
   flex: 1;
   min-height: 0;
-}
-.tabs button {
-  font-size: 12.5px;
-  padding: 1px 7px;
-  border-radius: 4px;
-  color: var(--quiet);
-}
-.tabs button.on {
-  background: var(--slate-soft);
-  color: var(--slate);
-  font-weight: 600;
 }
 .market {
   border: 1px solid var(--line);

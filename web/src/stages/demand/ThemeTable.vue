@@ -4,6 +4,8 @@ import type { BranchTheme } from '@sickle/core/engine'
 import IntervalMark from '@/shared/charts/IntervalMark.vue'
 import { count, dayInWords, decimal, plural } from '@/shared/format'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 /** Narrow themes of a branch: rare words that stand together in its titles, with what sells under them. */
 const { found, branch } = defineProps<{ found: { themes: BranchTheme[]; of: number }; branch: string }>()
@@ -24,7 +26,7 @@ const months = (days: number | null) => (days === null ? '–' : decimal(days / 
         Of {{ plural(found.of, 'title') }}<template v-if="end !== null">; 30 days to {{ dayInWords(end) }}</template
         >. A listing may belong to several.
       </p>
-      <table class="plain tight" aria-label="Themes">
+      <PlainTable class="tight" aria-label="Themes">
         <thead>
           <tr>
             <th>Theme</th>
@@ -38,13 +40,14 @@ const months = (days: number | null) => (days === null ? '–' : decimal(days / 
         <tbody>
           <tr v-for="t in found.themes" :key="t.phrases.join()">
             <td>
-              <button
-                class="bare link"
+              <BareButton
+                type="info"
+                class="link"
                 :title="`Items in Finds: ${t.phrases[0] ?? ''}`"
                 @click="$emit('finds', t.phrases[0] ?? '')"
               >
                 {{ t.phrases[0] }}
-              </button>
+              </BareButton>
               <div v-if="t.phrases.length > 1" class="small quiet">{{ t.phrases.slice(1).join(', ') }}</div>
             </td>
             <td><IntervalMark :share="t.sums.sellThrough" /></td>
@@ -54,7 +57,7 @@ const months = (days: number | null) => (days === null ? '–' : decimal(days / 
             <td class="num">{{ months(t.medianAgeDays) }}</td>
           </tr>
         </tbody>
-      </table>
+      </PlainTable>
     </template>
   </div>
 </template>

@@ -6,6 +6,8 @@ import { balanceWords, whichWordingSells } from '@/shared/demand-answers'
 import { amount, count, currencySign, decimal, percent, signedPercent } from '@/shared/format'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import type { TermLook } from '@/workers/demand-methods'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 /** Two wordings for the same thing, side by side. */
 const { first, second, wordings, home } = defineProps<{
@@ -40,17 +42,18 @@ const rows = computed(() => [
     <header class="row-gap">
       <h2>Two wordings</h2>
       <span class="spring" />
-      <button class="bare link" @click="$emit('close')">Back to one</button>
+      <BareButton type="info" class="link" @click="$emit('close')">Back to one</BareButton>
     </header>
     <p v-if="wordings">{{ whichWordingSells(wordings, [first.term.phrase, second.term.phrase]) }}</p>
-    <table class="plain sides">
+    <PlainTable class="sides">
       <thead>
         <tr>
           <th />
           <th v-for="(s, i) in sides" :key="s.term.key" class="num" :class="i ? 'second' : 'first'">
-            <button class="bare" @click="$emit('choose', s.term.key)">
-              {{ i ? '◆' : '●' }} {{ s.term.phrase }}<br /><span class="small quiet">{{ s.term.market }}</span>
-            </button>
+            <BareButton @click="$emit('choose', s.term.key)">
+              <b>{{ i ? '◆' : '●' }} {{ s.term.phrase }}</b
+              ><br /><span class="small quiet">{{ s.term.market }}</span>
+            </BareButton>
           </th>
         </tr>
       </thead>
@@ -60,7 +63,7 @@ const rows = computed(() => [
           <td v-for="(v, i) in r.of" :key="i" class="num">{{ v }}</td>
         </tr>
       </tbody>
-    </table>
+    </PlainTable>
     <p class="small quiet">
       Searches and listings <GradeMark grade="reported" /> reported by the market; what sold is of the gathered listings
       <GradeMark :grade="wordings?.first.grade ?? null" />.
@@ -85,14 +88,16 @@ const rows = computed(() => [
 .sides th {
   white-space: normal;
 }
-.first button {
-  color: var(--moss);
+th b {
   font-weight: 600;
-  text-align: right;
 }
-.second button {
+.first b {
+  color: var(--moss);
+}
+.second b {
   color: var(--plum);
-  font-weight: 600;
+}
+th button {
   text-align: right;
 }
 tbody th {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NCheckbox } from 'naive-ui'
 import { ArrowDown, ArrowUp } from '@lucide/vue'
 import { computed } from 'vue'
 import { measures, mostStrips, usualStrips } from '@sickle/core/engine'
@@ -8,6 +9,7 @@ import { useSettings } from '@/shared/stores/settings'
 import { usualColumns } from '@/storage/settings-form'
 import { allColumns } from './columns'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 /** Which measures have a strip above the finds, and which columns the finds have, in which order. */
 defineProps<{ hidden: number }>()
@@ -52,13 +54,14 @@ function usual() {
 <template>
   <HousePopover label="Strips and columns" placement="bottom-start">
     <template #trigger>
-      <button
-        class="bare link small"
+      <BareButton
+        type="info"
+        class="link small"
         aria-label="Strips and columns"
         :title="hidden > 0 ? `Strips and columns; ${hidden} more when there is room` : 'Strips and columns'"
       >
         Columns{{ hidden > 0 ? ` (+${hidden})` : '' }}
-      </button>
+      </BareButton>
     </template>
     <h2 class="sr-only">Strips and columns</h2>
     <div class="both">
@@ -66,31 +69,42 @@ function usual() {
         <h3>{{ p.title }}</h3>
         <ol>
           <li v-for="(c, i) in p.chosen" :key="c.id">
-            <label
-              ><input type="checkbox" checked :disabled="p.chosen.length === 1" @change="remove(p.part, c.id)" />
-              {{ c.name }}</label
+            <NCheckbox
+              class="part"
+              size="small"
+              checked
+              :disabled="p.chosen.length === 1"
+              :aria-disabled="p.chosen.length === 1"
+              @update:checked="remove(p.part, c.id)"
             >
-            <button class="bare" :disabled="i === 0" :aria-label="`${c.name} up`" @click="move(p.part, c.id, -1)">
+              {{ c.name }}
+            </NCheckbox>
+            <BareButton :disabled="i === 0" :aria-label="`${c.name} up`" @click="move(p.part, c.id, -1)">
               <ArrowUp :size="13" aria-hidden="true" />
-            </button>
-            <button
-              class="bare"
+            </BareButton>
+            <BareButton
               :disabled="i === p.chosen.length - 1"
               :aria-label="`${c.name} down`"
               @click="move(p.part, c.id, 1)"
             >
               <ArrowDown :size="13" aria-hidden="true" />
-            </button>
+            </BareButton>
           </li>
           <li v-for="o in p.others" :key="o.id" class="quiet">
-            <label
-              ><input type="checkbox" :checked="false" :disabled="p.full" @change="add(p.part, o.id)" />
-              {{ o.name }}</label
+            <NCheckbox
+              class="part"
+              size="small"
+              :checked="false"
+              :disabled="p.full"
+              :aria-disabled="p.full"
+              @update:checked="add(p.part, o.id)"
             >
+              {{ o.name }}
+            </NCheckbox>
           </li>
         </ol>
       </section>
-      <button class="bare link small" @click="usual">As it was at first</button>
+      <BareButton type="info" class="link small" @click="usual">As it was at first</BareButton>
     </div>
   </HousePopover>
 </template>
@@ -121,8 +135,7 @@ li button {
   width: 24px;
   height: 24px;
 }
-label {
+.part {
   flex: 1;
-  cursor: pointer;
 }
 </style>

@@ -9,6 +9,7 @@ import ChartTable from '@/shared/charts/ChartTable.vue'
 import { stripPaths } from '@/shared/charts/strip-geometry'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
 import LimitFields from './LimitFields.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 const { measure, strip, span, home } = defineProps<{
   measure: Measure
@@ -106,16 +107,21 @@ watch(() => span, place)
       <span class="name" :title="measure.label">{{ measure.label }}{{ sign }}</span>
       <HousePopover v-model:show="open" :label="`Limit of ${measure.label}`">
         <template #trigger>
-          <button class="bare limit" :class="{ set: span }" :aria-label="`Limit of ${measure.label}: ${label}`">
+          <BareButton
+            :type="span ? 'info' : 'tertiary'"
+            class="limit"
+            :class="{ set: span }"
+            :aria-label="`Limit of ${measure.label}: ${label}`"
+          >
             {{ label }}
-          </button>
+          </BareButton>
         </template>
         <div class="fields">
           <LimitFields :measure="measure" :span="span" @set="set" />
           <p v-if="strip" class="small">{{ count(strip.unknown) }} without a figure{{ span ? ' are left out' : '' }}</p>
-          <button v-if="span" class="bare small clear" @click="emit('limit', null)">
+          <BareButton v-if="span" type="info" class="small clear" @click="emit('limit', null)">
             Lift this limit: {{ count(strip?.wouldReturn ?? 0) }} come back
-          </button>
+          </BareButton>
           <ChartTable :caption="`Items by ${measure.label} under the other limits`" :rows="table()" />
         </div>
       </HousePopover>
@@ -168,11 +174,7 @@ svg {
   overflow: hidden;
   text-overflow: ellipsis;
 }
-.limit {
-  color: var(--quiet);
-}
 .limit.set {
-  color: var(--slate);
   font-weight: 600;
 }
 .limit:hover {
@@ -205,8 +207,5 @@ svg {
   display: grid;
   gap: 6px;
   width: 190px;
-}
-.clear {
-  color: var(--slate);
 }
 </style>

@@ -6,6 +6,7 @@ import { count, dayInWords } from '@/shared/format'
 import { useQuery } from '@/shared/stores/query'
 import { useFollow } from '@/shared/use-follow'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 /** What a Cut finds now that it did not find on the data before, and the other way round. */
 const { cut } = defineProps<{ cut: Cut }>()
@@ -34,23 +35,24 @@ async function look() {
     @update:show="(open: boolean) => open && look()"
   >
     <template #trigger>
-      <button class="bare changes">
+      <BareButton type="info" class="changes">
         since {{ dayInWords(Math.floor(changes.since / 86_400_000)) }}: {{ count(changes.came.length) }} new,
         {{ count(changes.went.length) }} gone
-      </button>
+      </BareButton>
     </template>
     <div class="lists">
       <section v-for="l in lists" :key="l.title">
         <h3>{{ l.title }}: {{ count(l.of) }}</h3>
-        <button
+        <BareButton
           v-for="r in l.rows"
           :key="r.key"
-          class="bare item"
+          type="info"
+          class="item"
           :disabled="!r.row"
           @click="r.row && follow.item(r.row.key, r.row.title)"
         >
           {{ r.row?.title ?? `${r.key}, no longer gathered` }}
-        </button>
+        </BareButton>
         <p v-if="l.of > l.rows.length" class="small quiet">and {{ count(l.of - l.rows.length) }} more</p>
       </section>
     </div>
@@ -66,7 +68,6 @@ async function look() {
   font-weight: 400;
 }
 .changes {
-  color: var(--slate);
   text-decoration: underline;
   text-align: left;
 }
@@ -82,6 +83,5 @@ async function look() {
   width: 100%;
   padding: 2px 0;
   font-size: 13px;
-  color: var(--slate);
 }
 </style>

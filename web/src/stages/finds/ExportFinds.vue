@@ -8,6 +8,7 @@ import { useQuery } from '@/shared/stores/query'
 import { useSettings } from '@/shared/stores/settings'
 import { plain } from '@/storage/plain'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 /** What is found, as a file: every item that passes, in this order, with the columns that are seen. */
 const services = useServices()
@@ -29,12 +30,14 @@ async function take(format: ExportFormat) {
 
 <template>
   <HousePopover label="Export what is found" placement="bottom-end">
-    <template #trigger><button class="bare link small" :disabled="!query.answer?.matching">Export</button></template>
+    <template #trigger
+      ><BareButton type="info" class="link small" :disabled="!query.answer?.matching">Export</BareButton></template
+    >
     <div class="formats">
       <p class="small quiet">{{ count(query.answer?.matching) }} items with the columns shown, as</p>
-      <button v-for="(f, name) in exportFormats" :key="name" class="bare link" @click="take(name)">
+      <BareButton v-for="(f, name) in exportFormats" :key="name" type="info" class="link" @click="take(name)">
         {{ f.label }}
-      </button>
+      </BareButton>
     </div>
   </HousePopover>
 </template>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { NCheckbox } from 'naive-ui'
 import { computed, ref } from 'vue'
 import type { FacetCount } from '@sickle/core/engine'
 import { count } from '@/shared/format'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 const {
   title,
@@ -38,22 +40,26 @@ const toggle = (value: string) =>
       class="option"
       :style="tree ? { paddingLeft: `${depth(o.value) * 12}px` } : {}"
     >
-      <button
+      <BareButton
         v-if="tree && hasMore(o.value)"
-        class="bare fold"
+        type="tertiary"
+        class="fold"
         :aria-label="`${isOpen(o.value) ? 'Fold' : 'Unfold'} ${leaf(o.value)}`"
         :aria-expanded="isOpen(o.value)"
         @click="fold(o.value)"
       >
         {{ isOpen(o.value) ? '▾' : '▸' }}
-      </button>
+      </BareButton>
       <span v-else-if="tree" class="fold" />
-      <label :class="{ none: o.count === 0 }"
-        ><input type="checkbox" :checked="chosen.includes(o.value)" @change="toggle(o.value)" /><span class="name">{{
-          leaf(o.value)
-        }}</span
-        ><span class="quiet">{{ count(o.count) }}</span></label
+      <NCheckbox
+        class="one"
+        size="small"
+        :class="{ none: o.count === 0 }"
+        :checked="chosen.includes(o.value)"
+        @update:checked="toggle(o.value)"
       >
+        <span class="name">{{ leaf(o.value) }}</span><span class="quiet">{{ count(o.count) }}</span>
+      </NCheckbox>
     </div>
   </fieldset>
 </template>
@@ -79,17 +85,20 @@ legend {
   margin: 0 6px 0 -8px;
   flex: none;
   text-align: center;
-  color: var(--quiet);
 }
-label {
+.one {
   display: flex;
   flex: 1;
   min-width: 0;
-  gap: 6px;
-  align-items: center;
-  font-size: 13px;
   padding: 1px 0;
-  cursor: pointer;
+  font-size: 13px;
+}
+.one :deep(.n-checkbox__label) {
+  display: flex;
+  flex: 1;
+  gap: 6px;
+  min-width: 0;
+  padding: 0 0 0 6px;
 }
 .name {
   flex: 1;
@@ -97,11 +106,7 @@ label {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-input {
-  accent-color: var(--moss);
-  margin: 0;
-}
-.none {
+.none .name {
   color: var(--quiet);
 }
 </style>

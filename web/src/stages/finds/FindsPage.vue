@@ -15,6 +15,7 @@ import FindsGrid from './FindsGrid.vue'
 import LimitChips from './LimitChips.vue'
 import TheComb from './TheComb.vue'
 import { useDecide } from './use-decide'
+import HouseSelect from '@/shared/widgets/HouseSelect.vue'
 
 const query = useQuery()
 const workspace = useWorkspace()
@@ -86,15 +87,18 @@ useKeys(
           <template #suffix><kbd>/</kbd></template>
         </NInput>
         <ExportFinds />
-        <label class="sort small quiet"
+        <span class="sort small quiet"
           >Sorted by
-          <select
-            :value="query.query.sort.by"
-            @change="query.change({ sort: { by: ($event.target as HTMLSelectElement).value, descending: true } })"
-          >
-            <option v-for="m in measures" :key="m.name" :value="m.name">{{ m.label }}</option>
-          </select>
-        </label>
+          <HouseSelect
+            filterable
+            size="tiny"
+            class="by"
+            label="Sorted by"
+            :model-value="query.query.sort.by"
+            :options="measures.map((m) => ({ value: m.name, label: m.label }))"
+            @update:model-value="(by) => by !== null && query.change({ sort: { by, descending: true } })"
+          />
+        </span>
       </header>
       <TheComb />
       <LimitChips />
@@ -171,12 +175,8 @@ header {
   gap: 6px;
   margin-left: auto;
 }
-.sort select {
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  background: var(--panel);
-  padding: 3px 4px;
-  max-width: 130px;
+.by {
+  width: 130px;
 }
 .look {
   border-left: 1px solid var(--line);

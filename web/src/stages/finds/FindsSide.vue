@@ -11,6 +11,7 @@ import { useWorkspace } from '@/shared/stores/workspace'
 import { facetLabels, facets, type Cut } from '@sickle/core/engine'
 import CutChanges from './CutChanges.vue'
 import FacetList from './FacetList.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 const query = useQuery()
 const workspace = useWorkspace()
@@ -50,17 +51,17 @@ const save = (cut: Cut) =>
     <h3>Cuts</h3>
     <ul>
       <li v-for="(c, i) in query.cuts" :key="c.name" :class="{ on: query.isUsed(c) }">
-        <button class="bare cut" @click="query.use(c)">
+        <BareButton class="cut" @click="query.use(c)">
           <span>{{ c.name }}</span><span class="quiet">{{ count(counts[i]) }}</span>
-        </button>
+        </BareButton>
         <CutChanges v-if="query.isUsed(c)" :cut="c" />
         <span v-if="query.isUsed(c)" class="acts"
-          ><button class="bare" @click="save(c)">Save as a file</button
-          ><button v-if="!c.ships" class="bare" @click="query.dropCut(c.name)">Forget</button></span
+          ><BareButton @click="save(c)">Save as a file</BareButton
+          ><BareButton v-if="!c.ships" @click="query.dropCut(c.name)">Forget</BareButton></span
         >
       </li>
     </ul>
-    <button class="bare small link" @click="dialog.open()">Bring a Cut from a file</button>
+    <BareButton type="info" class="small link" @click="dialog.open()">Bring a Cut from a file</BareButton>
     <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>
     <FacetList
       v-for="f in facets"

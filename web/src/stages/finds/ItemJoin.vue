@@ -10,6 +10,8 @@ import { useWorkspace } from '@/shared/stores/workspace'
 import { useLatest } from '@/shared/use-latest'
 import ListingLink from '@/shared/widgets/ListingLink.vue'
 import PictureLikeness from '@/shared/widgets/PictureLikeness.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 /** Which listings are taken for the same goods, why, and a way to say otherwise; what is alike is offered. */
 const { item } = defineProps<{ item: Item }>()
@@ -58,12 +60,12 @@ async function say(change: () => Promise<void>) {
     <p>
       {{ plural(item.listings.length, 'listing') }} joined as one item, a pack of {{ item.pack
       }}{{ item.pack > 1 ? '; prices are also told a piece' : '' }}.
-      <button class="bare link" :aria-expanded="open" @click="open = !open">
+      <BareButton type="info" class="link" :aria-expanded="open" @click="open = !open">
         {{ open ? 'Fold' : 'Show them, and why' }}
-      </button>
+      </BareButton>
     </p>
     <template v-if="open">
-      <table class="plain tight">
+      <PlainTable class="tight">
         <thead>
           <tr>
             <th>Listing</th>
@@ -85,29 +87,33 @@ async function say(change: () => Promise<void>) {
               {{ amount(l.priceE4 === null ? null : l.priceE4 / item.pack, rules.home) }}
             </td>
             <td class="num">
-              <button
+              <BareButton
                 v-if="byYou(l.key)"
-                class="bare link small"
+                type="info"
+                class="link small"
                 :disabled="busy"
                 @click="say(() => rules.setTogether([l.key], null))"
               >
                 Undo
-              </button>
-              <button
+              </BareButton>
+              <BareButton
                 v-else-if="l.key !== item.key"
-                class="bare link small"
+                type="info"
+                class="link small"
                 :disabled="busy"
                 @click="say(() => rules.setApart(l.key, item.key))"
               >
                 Not the same
-              </button>
+              </BareButton>
             </td>
           </tr>
         </tbody>
-      </table>
+      </PlainTable>
       <p v-for="a in setApart ?? []" :key="a.key" class="small">
         Set apart by you: {{ a.row?.title ?? a.key }}
-        <button class="bare link put" :disabled="busy" @click="say(() => rules.setApart(a.key, null))">Put back</button>
+        <BareButton type="info" class="link put" :disabled="busy" @click="say(() => rules.setApart(a.key, null))"
+          >Put back</BareButton
+        >
       </p>
       <p v-if="alike?.length" class="small quiet">Alike, but not joined:</p>
       <ul v-if="alike?.length" class="plain">
@@ -116,13 +122,14 @@ async function say(change: () => Promise<void>) {
           <span class="small quiet"
             >{{ differs(a.likeness) }}{{ priceWords(a) }}<PictureLikeness :mine="item.picture" :other="a.row.picture"
           /></span>
-          <button
-            class="bare link small put"
+          <BareButton
+            type="info"
+            class="link small put"
             :disabled="busy"
             @click="say(() => rules.setTogether([a.row.key], item.key))"
           >
             The same
-          </button>
+          </BareButton>
         </li>
       </ul>
       <p v-if="busy" class="small quiet" role="status">Working it out anew … {{ percent(workspace.progress) }}</p>

@@ -7,6 +7,8 @@ import IntervalMark from '@/shared/charts/IntervalMark.vue'
 import { signedPercent } from '@/shared/format'
 import { useLatest } from '@/shared/use-latest'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 /** What sellers of the category choose, and what of it goes with selling. */
 const { item } = defineProps<{ item: Item }>()
@@ -25,7 +27,7 @@ const shown = computed(() => (all.value ? sorted.value : sorted.value.slice(0, 6
   <article>
     <h3>Which options sell? <GradeMark v-if="sorted.length" grade="estimated" /></h3>
     <p>{{ whichOptions(lifts, item) }}</p>
-    <table v-if="sorted.length" class="plain tight">
+    <PlainTable v-if="sorted.length" class="tight">
       <thead>
         <tr>
           <th>Option</th>
@@ -46,12 +48,12 @@ const shown = computed(() => (all.value ? sorted.value : sorted.value.slice(0, 6
           </td>
         </tr>
       </tbody>
-    </table>
+    </PlainTable>
     <p v-if="sorted.length" class="small quiet">
       Of the listings in {{ item.category }}; “?” where it may be chance (5 % false discoveries).
-      <button v-if="sorted.length > 6" class="bare link" @click="all = !all">
+      <BareButton v-if="sorted.length > 6" type="info" class="link" @click="all = !all">
         {{ all ? 'Fewer' : `All ${sorted.length}` }}
-      </button>
+      </BareButton>
     </p>
   </article>
 </template>

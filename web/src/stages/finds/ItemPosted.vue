@@ -5,6 +5,7 @@ import { whatIsPosted } from '@/shared/answers'
 import { amount, count, day } from '@/shared/format'
 import { useLatest } from '@/shared/use-latest'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 const { item } = defineProps<{ item: Item }>()
 const services = useServices()
@@ -15,7 +16,7 @@ const posted = useLatest([() => item], () => services.engine.call('posted', [ite
   <article>
     <h3>What is being posted about it? <GradeMark v-if="posted" grade="reported" /></h3>
     <p>{{ whatIsPosted(posted) }}</p>
-    <table v-if="posted?.best.length" class="plain tight">
+    <PlainTable v-if="posted?.best.length" class="tight">
       <thead>
         <tr>
           <th>Clip, creator</th>
@@ -40,6 +41,6 @@ const posted = useLatest([() => item], () => services.engine.call('posted', [ite
           </td>
         </tr>
       </tbody>
-    </table>
+    </PlainTable>
   </article>
 </template>

@@ -10,6 +10,7 @@ import { whichWords } from '@/shared/answers'
 import { count, decimal, percent } from '@/shared/format'
 import { useLatest } from '@/shared/use-latest'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 /** Words that sell and words that do not in the item's category; those that its own titles use are marked. */
 const { item } = defineProps<{ item: Item }>()
@@ -58,7 +59,7 @@ const found = computed(() => lists.value.some((l) => l.words.length > 0))
       </p>
     </div>
     <div v-if="found" class="both">
-      <table v-for="list in lists" :key="list.title" class="plain">
+      <PlainTable v-for="list in lists" :key="list.title">
         <thead>
           <tr>
             <th>{{ list.title }}</th>
@@ -83,7 +84,7 @@ const found = computed(() => lists.value.some((l) => l.words.length > 0))
             <td colspan="3" class="quiet">None beyond chance.</td>
           </tr>
         </tbody>
-      </table>
+      </PlainTable>
     </div>
   </article>
 </template>

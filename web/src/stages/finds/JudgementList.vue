@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NCheckbox } from 'naive-ui'
 import { computed } from 'vue'
 import type { Item } from '@sickle/core/catalog'
 import { judgementsFor } from '@sickle/core/verdict'
@@ -22,12 +23,17 @@ const ticked = computed(() => new Set(store.of(item.key)))
     <h3>Judge for yourself</h3>
     <template v-for="list in lists" :key="list.title">
       <h4>{{ list.title }}</h4>
-      <label v-for="j in list.of" :key="j.id" :class="{ on: ticked.has(j.id), bad: !j.good }">
-        <input type="checkbox" :checked="ticked.has(j.id)" @change="store.toggle(item.key, j.id)" />
-        <span
-          >{{ j.text }}<span v-if="j.hint" class="small quiet"><br />{{ j.hint }}</span></span
-        >
-      </label>
+      <NCheckbox
+        v-for="j in list.of"
+        :key="j.id"
+        class="one"
+        :class="{ on: ticked.has(j.id), bad: !j.good }"
+        size="small"
+        :checked="ticked.has(j.id)"
+        @update:checked="store.toggle(item.key, j.id)"
+      >
+        {{ j.text }}<span v-if="j.hint" class="small quiet"><br />{{ j.hint }}</span>
+      </NCheckbox>
     </template>
   </section>
 </template>
@@ -43,18 +49,16 @@ h4 {
   font-weight: 500;
   color: var(--quiet);
 }
-label {
+.one {
   display: flex;
-  gap: 7px;
   padding: 3px 0;
   line-height: 1.3;
-  cursor: pointer;
 }
-label.on {
-  color: var(--moss);
+.one.on {
+  --n-text-color: var(--moss) !important;
   font-weight: 600;
 }
-label.on.bad {
-  color: var(--clay);
+.one.on.bad {
+  --n-text-color: var(--clay) !important;
 }
 </style>

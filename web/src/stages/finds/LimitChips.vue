@@ -13,6 +13,7 @@ import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
 import AgeMark from '@/shared/widgets/AgeMark.vue'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 const query = useQuery()
 const sheaf = useSheaf()
@@ -61,12 +62,19 @@ async function keep() {
 
 <template>
   <div class="chips">
-    <button v-for="c in chips" :key="c.label" class="bare chip" :title="`Lift the limit ${c.label}`" @click="c.lift()">
+    <BareButton
+      v-for="c in chips"
+      :key="c.label"
+      type="info"
+      class="chip"
+      :title="`Lift the limit ${c.label}`"
+      @click="c.lift()"
+    >
       {{ c.label }} <span aria-hidden="true">×</span>
-    </button>
-    <button v-if="limited" class="bare link" @click="query.clear()">Lift all limits</button>
+    </BareButton>
+    <BareButton v-if="limited" type="info" class="link" @click="query.clear()">Lift all limits</BareButton>
     <HousePopover v-if="limited" v-model:show="naming" label="Keep as a Cut">
-      <template #trigger><button class="bare link">Keep as a Cut</button></template>
+      <template #trigger><BareButton type="info" class="link">Keep as a Cut</BareButton></template>
       <form @submit.prevent="keep">
         <div class="row-gap">
           <NInput
@@ -80,9 +88,9 @@ async function keep() {
       </form>
     </HousePopover>
     <span class="spring" />
-    <button v-if="sheaf.dropped.length" class="bare link" @click="query.showDropped = !query.showDropped">
+    <BareButton v-if="sheaf.dropped.length" type="info" class="link" @click="query.showDropped = !query.showDropped">
       {{ query.showDropped ? 'Hide' : 'Show' }} {{ count(sheaf.dropped.length) }} dropped
-    </button>
+    </BareButton>
     <RouterLink
       v-if="assumed.length"
       to="/margin"
@@ -110,13 +118,11 @@ async function keep() {
 }
 .chip {
   border: 1px solid var(--slate);
-  color: var(--slate);
   background: var(--panel);
   border-radius: 12px;
   padding: 0 9px;
 }
 .link {
-  color: var(--slate);
   font-size: 12px;
   text-decoration: underline;
 }

@@ -8,6 +8,7 @@ import { useSheaf } from '@/shared/stores/sheaf'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import ListingLink from '@/shared/widgets/ListingLink.vue'
 import { useDecide } from './use-decide'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 /** What is looked at, and what to do with it: the head of both Close looks. */
 const { item, large = false } = defineProps<{ item: Item; large?: boolean }>()
@@ -54,9 +55,14 @@ defineExpose({ focusReason, decide })
       >
       <NButton size="small" @click="$emit('margin')">Cost it&nbsp;<kbd>M</kbd></NButton>
     </div>
-    <button class="bare close" :aria-label="large ? 'Back to Finds' : 'Close the look'" @click="$emit('close')">
+    <BareButton
+      type="tertiary"
+      class="close"
+      :aria-label="large ? 'Back to Finds' : 'Close the look'"
+      @click="$emit('close')"
+    >
       ✕
-    </button>
+    </BareButton>
     <form v-if="decision" class="reason" @submit.prevent="give">
       <NInput
         ref="reasonBox"
@@ -67,7 +73,9 @@ defineExpose({ focusReason, decide })
         @blur="give"
       />
     </form>
-    <button v-if="!large" class="bare link small" @click="$emit('full')">All questions, in full (O)</button>
+    <BareButton v-if="!large" type="info" class="link small" @click="$emit('full')"
+      >All questions, in full (O)</BareButton
+    >
   </header>
 </template>
 
@@ -89,7 +97,6 @@ header {
 }
 .close {
   grid-area: 1 / 3;
-  color: var(--quiet);
 }
 .large {
   grid-template-columns: auto 1fr auto 20px;

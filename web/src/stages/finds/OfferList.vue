@@ -9,6 +9,7 @@ import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
 import PackStepper from '@/shared/widgets/PackStepper.vue'
 import PictureLikeness from '@/shared/widgets/PictureLikeness.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 const { item } = defineProps<{ item: Item; home: string }>()
 const rules = useRules()
@@ -63,19 +64,21 @@ async function setPack(m: OfferMatch, pack: number | null) {
           rules.corrections.packs[m.offer.key] ? 'set by you' : m.offer.packFrom ? `“${m.offer.packFrom}”` : 'assumed'
         }}</span>
         <span class="spring" />
-        <button
+        <BareButton
           v-if="item.offer?.offer.key === m.offer.key"
-          class="bare act"
+          type="info"
+          class="act"
           @click="choose(chosen === m.offer.key ? null : '')"
         >
           {{ chosen === m.offer.key ? 'Let Sickle choose' : 'Not the same' }}
-        </button>
-        <button v-else class="bare act" @click="choose(m.offer.key)">It is the same</button>
+        </BareButton>
+        <BareButton v-else type="info" class="act" @click="choose(m.offer.key)">It is the same</BareButton>
       </div>
     </li>
     <li v-if="offers.length === 0" class="quiet small">No offer looks alike.</li>
     <li v-if="chosen === ''" class="small">
-      You said none of these is the same. <button class="bare act" @click="choose(null)">Let Sickle choose</button>
+      You said none of these is the same.
+      <BareButton type="info" class="act" @click="choose(null)">Let Sickle choose</BareButton>
     </li>
   </ul>
 </template>
@@ -108,7 +111,6 @@ li.used {
   flex: 1;
 }
 .act {
-  color: var(--slate);
   text-decoration: underline;
 }
 </style>

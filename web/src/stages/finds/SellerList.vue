@@ -6,6 +6,8 @@ import { amount, count, currencySign, decimal, percent } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import ProfitFigure from '@/shared/widgets/ProfitFigure.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 const { sellers, home, full = false } = defineProps<{ sellers: ItemSeller[]; home: string; full?: boolean }>()
 defineEmits<{ store: [market: string, store: string] }>()
@@ -28,7 +30,7 @@ const units = (s: ItemSeller) => s.units ?? s.estimate?.units ?? null
 </script>
 
 <template>
-  <table class="plain list" :class="{ full }">
+  <PlainTable class="list" :class="{ full }">
     <thead>
       <tr>
         <th>Store, market</th>
@@ -43,13 +45,14 @@ const units = (s: ItemSeller) => s.units ?? s.estimate?.units ?? null
     <tbody>
       <tr v-for="(s, i) in shown" :key="i" :class="{ faint: s.activity === 'inactive' }">
         <td>
-          <button
+          <BareButton
             v-if="s.store !== null"
-            class="bare link"
+            type="info"
+            class="link"
             :title="`All that ${s.store} sells`"
             @click="$emit('store', s.market, s.store)"
           >
-            {{ s.store }}</button><template v-else>store not known</template>
+            {{ s.store }}</BareButton><template v-else>store not known</template>
           <component :is="full ? 'span' : 'div'" class="quiet small">{{ full ? ' · ' : '' }}{{ s.market }}</component>
           <div v-for="d in doubts(s).filter((t) => t !== '')" :key="d" class="small doubt">{{ d }}</div>
         </td>
@@ -68,10 +71,10 @@ const units = (s: ItemSeller) => s.units ?? s.estimate?.units ?? null
         <td class="num">{{ s.rating === null ? '–' : decimal(s.rating, 1) }}</td>
       </tr>
     </tbody>
-  </table>
-  <button v-if="sellers.length > few" class="bare link small" @click="all = !all">
+  </PlainTable>
+  <BareButton v-if="sellers.length > few" type="info" class="link small" @click="all = !all">
     {{ all ? 'Show fewer' : `Show all ${sellers.length}` }}
-  </button>
+  </BareButton>
 </template>
 
 <style scoped>

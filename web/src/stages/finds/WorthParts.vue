@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Worth } from '@sickle/core/verdict'
 import { decimal, percent } from '@/shared/format'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 defineProps<{ worth: Worth }>()
 </script>
@@ -10,7 +11,7 @@ defineProps<{ worth: Worth }>()
   <p v-else-if="worth.value !== null">
     <b>{{ Math.round(worth.value) }}</b> of 100, from {{ percent(worth.coverage) }} of what the rules weigh.
   </p>
-  <table class="plain parts">
+  <PlainTable class="parts">
     <tbody>
       <tr v-for="p in worth.parts" :key="p.label">
         <td>{{ p.label }}</td>
@@ -25,7 +26,7 @@ defineProps<{ worth: Worth }>()
         <td class="num quiet">× {{ p.weight }}</td>
       </tr>
     </tbody>
-  </table>
+  </PlainTable>
 </template>
 
 <style scoped>

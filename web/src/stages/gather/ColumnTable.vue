@@ -4,6 +4,8 @@ import { recordKind } from '@sickle/core/records'
 import type { ColumnUse, Surety } from '@sickle/core/intake'
 import { isoDay } from '@sickle/core/identity'
 import { useGather } from './gather-store'
+import HouseSelect from '@/shared/widgets/HouseSelect.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 const gather = useGather()
 const now = computed(() => gather.current!)
@@ -49,6 +51,15 @@ const shownSurety: Record<Surety, { word: string; share: number }> = {
 function value(use: ColumnUse): string {
   return use.as === 'field' ? `field:${use.field}` : use.as === 'tier' ? `tier:${use.from}` : use.as
 }
+function optionsFor(use: ColumnUse) {
+  const tier = use.as === 'tier' ? [{ value: value(use), label: `Price from ${use.from}` }] : []
+  const known = fields.value.map((f) => ({
+    value: `field:${f.name}`,
+    label: `${f.label}${f.required ? ' *' : ''}`,
+    title: f.help,
+  }))
+  return [{ value: 'unused', label: 'not used' }, ...tier, ...known]
+}
 function choose(i: number, text: string) {
   const [as, name] = text.split(':')
   const use: ColumnUse =
@@ -63,7 +74,7 @@ function choose(i: number, text: string) {
 
 <template>
   <div tabindex="0" role="region" aria-label="Columns">
-    <table class="plain">
+    <PlainTable>
       <thead>
         <tr>
           <th>Column in the file</th>
@@ -76,17 +87,15 @@ function choose(i: number, text: string) {
         <tr v-for="r in rows" :key="r.i" :class="{ unused: r.use.as === 'unused' }">
           <td class="heading">{{ r.heading }}</td>
           <td>
-            <select
-              :value="value(r.use)"
-              :aria-label="`${r.heading} is`"
-              @change="choose(r.i, ($event.target as HTMLSelectElement).value)"
-            >
-              <option value="unused">not used</option>
-              <option v-if="r.use.as === 'tier'" :value="value(r.use)">Price from {{ r.use.from }}</option>
-              <option v-for="f in fields" :key="f.name" :value="`field:${f.name}`" :title="f.help">
-                {{ f.label }}{{ f.required ? ' *' : '' }}
-              </option>
-            </select>
+            <HouseSelect
+              filterable
+              size="tiny"
+              class="use"
+              :model-value="value(r.use)"
+              :label="`${r.heading} is`"
+              :options="optionsFor(r.use)"
+              @update:model-value="(use) => use !== null && choose(r.i, use)"
+            />
           </td>
           <td class="sure">
             <span class="meter" aria-hidden="true"
@@ -105,7 +114,7 @@ function choose(i: number, text: string) {
           <td class="quiet samples">empty is not known, not zero</td>
         </tr>
       </tbody>
-    </table>
+    </PlainTable>
   </div>
 </template>
 
@@ -116,21 +125,23 @@ thead th {
   background: var(--panel);
   z-index: 1;
 }
+td {
+  vertical-align: middle;
+}
 .heading {
   font-weight: 500;
   max-width: 210px;
   overflow-wrap: anywhere;
 }
-.unused .heading {
+.unused td {
+  vertical-align: middle;
+}
+.heading {
   color: var(--quiet);
   font-weight: 400;
 }
-select {
-  width: 170px;
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  background: var(--panel);
-  padding: 2px 4px;
+.use {
+  width: 190px;
 }
 .sure {
   white-space: nowrap;

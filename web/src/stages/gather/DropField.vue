@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import { Upload } from '@lucide/vue'
 import { useGather } from './gather-store'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 const gather = useGather()
 </script>
 
 <template>
-  <button class="drop" @click="gather.choose">
+  <BareButton class="drop" @click="gather.choose">
     <Upload :size="22" aria-hidden="true" />
     <span
       ><b>Drop files anywhere, or choose them</b><br /><span class="quiet small"
         >CSV, TSV, XLSX, JSON, NDJSON or Parquet, with any headings, separators, number and date styles</span
       ></span
     >
-  </button>
+  </BareButton>
 </template>
 
 <style scoped>

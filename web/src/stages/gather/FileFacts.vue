@@ -1,15 +1,17 @@
 <script setup lang="ts">
-import { NAutoComplete, NDatePicker, NInput, NSelect } from 'naive-ui'
+import { NAutoComplete, NDatePicker, NInput } from 'naive-ui'
 import { computed } from 'vue'
 import { dayOfIso, isoDay } from '@sickle/core/identity'
 import { isCurrencyCode } from '@sickle/core/money'
-import { recordKind, recordKinds, type KindName } from '@sickle/core/records'
+import { recordKind, recordKinds } from '@sickle/core/records'
 import type { Mapping, Question } from '@sickle/core/intake'
+import { choicesOf } from '@/shared/choices'
 import { bytes } from '@/shared/format'
 import { useWorkspace } from '@/shared/stores/workspace'
 import NumberField from '@/shared/widgets/NumberField.vue'
 import FileQuestions from './FileQuestions.vue'
 import { useGather } from './gather-store'
+import HouseSelect from '@/shared/widgets/HouseSelect.vue'
 
 const gather = useGather()
 const workspace = useWorkspace()
@@ -60,20 +62,20 @@ function setDay(iso: string) {
     <p class="small quiet">{{ format }}</p>
     <label v-if="now.summary.sheets.length > 1">
       <span>Sheet</span>
-      <NSelect
-        size="small"
-        :value="now.summary.sheet"
-        :options="now.summary.sheets.map((s) => ({ label: s, value: s }))"
-        @update:value="(s: string) => gather.open(now.file, s)"
+      <HouseSelect
+        label="Sheet"
+        :model-value="now.summary.sheet"
+        :options="choicesOf(...now.summary.sheets)"
+        @update:model-value="(sheet) => sheet !== null && gather.open(now.file, sheet)"
       />
     </label>
     <label>
       <span>What a row is</span>
-      <NSelect
-        size="small"
-        :value="m.kind"
+      <HouseSelect
+        label="What a row is"
+        :model-value="m.kind"
         :options="recordKinds.map((k) => ({ label: k.label, value: k.name }))"
-        @update:value="(k: KindName) => gather.chooseKind(k)"
+        @update:model-value="(kind) => kind !== null && gather.chooseKind(kind)"
       />
     </label>
     <FileQuestions about="kind" />
@@ -102,14 +104,16 @@ function setDay(iso: string) {
     </label>
     <label v-if="money" :class="{ open: asks('currency') }">
       <span>{{ asks('currency')?.text ?? 'Currency' }}</span>
-      <NSelect
-        size="small"
+      <HouseSelect
         filterable
         tag
-        :value="m.currency"
+        label="Currency"
+        :model-value="m.currency"
         :options="currencies"
         placeholder="Choose"
-        @update:value="(c: string) => isCurrencyCode(c.toUpperCase()) && answer({ currency: c.toUpperCase() })"
+        @update:model-value="
+          (code) => code !== null && isCurrencyCode(code.toUpperCase()) && answer({ currency: code.toUpperCase() })
+        "
       />
       <small class="quiet">{{ now.proposal.reasons.currency }}</small>
     </label>

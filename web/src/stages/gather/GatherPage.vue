@@ -17,6 +17,7 @@ import ScanList from './ScanList.vue'
 import TheLedger from './TheLedger.vue'
 import { useGather } from './gather-store'
 import { bringDemoFile, demoIndex, demoRules } from './load-demo'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 const gather = useGather()
 const workspace = useWorkspace()
@@ -49,7 +50,7 @@ async function loadDemo() {
   <div class="page scroll">
     <div v-for="(f, i) in gather.failures" :key="i" class="failure" role="alert">
       <span>{{ f.text }}</span>
-      <button class="bare" :aria-label="`Dismiss the message about ${f.file}`" @click="gather.dismiss(i)">✕</button>
+      <BareButton :aria-label="`Dismiss the message about ${f.file}`" @click="gather.dismiss(i)">✕</BareButton>
     </div>
     <FileOpening v-if="gather.opening" class="panel" />
     <ImportReview v-if="gather.current" :key="gather.current.file.name" />

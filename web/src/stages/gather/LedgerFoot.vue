@@ -5,6 +5,7 @@ import { useServices } from '@/services/services'
 import { downloadBytes, downloadText } from '@/shared/download'
 import { useJobs } from '@/shared/stores/jobs'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 /** Under the ledger: empty files to fill in, and all data in one open package. */
 const services = useServices()
@@ -26,9 +27,9 @@ async function save() {
       <p class="small quiet">Headings that Sickle knows for certain, and a row as an example.</p>
       <ul>
         <li v-for="k in recordKinds" :key="k.name">
-          <button class="bare" @click="take(k.name)">
+          <BareButton @click="take(k.name)">
             <b>{{ k.label }}</b> <span class="quiet small">{{ k.row }}</span>
-          </button>
+          </BareButton>
         </li>
       </ul>
     </HousePopover>

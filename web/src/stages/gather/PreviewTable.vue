@@ -5,6 +5,7 @@ import { isoDay } from '@sickle/core/identity'
 import type { RowValue } from '@sickle/core/tables'
 import { amount, percent, plural } from '@/shared/format'
 import { useGather } from './gather-store'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 const gather = useGather()
 const now = computed(() => gather.current!)
@@ -43,7 +44,7 @@ const right = (f: Field) => ['money', 'count', 'ratio', 'rating', 'lead'].includ
         ></span
       >
     </p>
-    <table class="plain">
+    <PlainTable>
       <thead>
         <tr>
           <th class="num">Row</th>
@@ -68,7 +69,7 @@ const right = (f: Field) => ['money', 'count', 'ratio', 'rating', 'lead'].includ
           <td :colspan="shown.length" class="loss">cannot be taken: {{ r.reason }}</td>
         </tr>
       </tbody>
-    </table>
+    </PlainTable>
     <p v-if="gather.preview?.rows[0]?.days" class="cap small quiet">
       Each row holds {{ plural(gather.preview.rows[0].days, 'day') }}.
     </p>

@@ -11,6 +11,7 @@ import { toProblem } from '@/shared/problem'
 import type { ImportEntry, Rejects } from '@/storage/schema'
 import { readRejects } from '@/storage/imports'
 import HouseDrawer from '@/shared/widgets/HouseDrawer.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 const { entry } = defineProps<{ entry: ImportEntry | null }>()
 const emit = defineEmits<{ close: [] }>()
@@ -60,7 +61,7 @@ const label = (field: string) =>
         </p>
         <NButton size="small" type="primary" @click="download">Download</NButton>
       </div>
-      <table v-if="rejects.rejected.length" class="plain">
+      <PlainTable v-if="rejects.rejected.length">
         <thead>
           <tr>
             <th class="num">Row</th>
@@ -75,9 +76,9 @@ const label = (field: string) =>
             <td class="quiet">{{ r.cells.filter((c) => c !== null && c !== '').join(' · ') }}</td>
           </tr>
         </tbody>
-      </table>
+      </PlainTable>
       <h3 v-if="rejects.doubts.length" class="head">Single values left unknown; their rows were taken</h3>
-      <table v-if="rejects.doubts.length" class="plain">
+      <PlainTable v-if="rejects.doubts.length">
         <thead>
           <tr>
             <th class="num">Row</th>
@@ -92,7 +93,7 @@ const label = (field: string) =>
             <td>{{ d.reason }}</td>
           </tr>
         </tbody>
-      </table>
+      </PlainTable>
     </template>
   </HouseDrawer>
 </template>

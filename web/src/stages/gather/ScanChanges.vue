@@ -5,6 +5,8 @@ import { count } from '@/shared/format'
 import { useScans } from '@/shared/stores/scans'
 import type { ScanEntry } from '@/storage/scan-entry'
 import HouseDrawer from '@/shared/widgets/HouseDrawer.vue'
+import ViewChoice from '@/shared/widgets/ViewChoice.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 /** What one look differs in from the look before it. */
 const { scan } = defineProps<{ scan: ScanEntry | null }>()
@@ -12,13 +14,13 @@ const emit = defineEmits<{ close: [] }>()
 const scans = useScans()
 const changes = shallowRef<ScanChange[] | null>(null)
 const sort = ref<ChangeSort>('new')
-const sorts: { sort: ChangeSort; label: string }[] = [
-  { sort: 'new', label: 'New' },
-  { sort: 'gone', label: 'Gone' },
-  { sort: 'dearer', label: 'Dearer' },
-  { sort: 'cheaper', label: 'Cheaper' },
-  { sort: 'rising', label: 'Rising' },
-  { sort: 'fading', label: 'Fading' },
+const sorts: { value: ChangeSort; label: string }[] = [
+  { value: 'new', label: 'New' },
+  { value: 'gone', label: 'Gone' },
+  { value: 'dearer', label: 'Dearer' },
+  { value: 'cheaper', label: 'Cheaper' },
+  { value: 'rising', label: 'Rising' },
+  { value: 'fading', label: 'Fading' },
 ]
 watch(
   () => scan,
@@ -26,10 +28,11 @@ watch(
     changes.value = null
     if (!now) return
     changes.value = await scans.changes(now)
-    sort.value = sorts.find((s) => countOf(s.sort) > 0)?.sort ?? 'new'
+    sort.value = sorts.find((s) => countOf(s.value) > 0)?.value ?? 'new'
   },
 )
 const countOf = (which: ChangeSort) => changes.value?.filter((c) => c.sort === which).length ?? 0
+const views = computed(() => sorts.map((s) => ({ ...s, n: count(countOf(s.value)) })))
 const shown = computed(() => (changes.value ?? []).filter((c) => c.sort === sort.value).slice(0, 500))
 const isUnits = computed(() => sort.value === 'rising' || sort.value === 'fading')
 const word = (v: number | null) => (v === null ? '–' : isUnits.value ? count(v) : (v / 1e4).toFixed(2))
@@ -44,24 +47,12 @@ const word = (v: number | null) => (v === null ? '–' : isUnits.value ? count(v
   >
     <p v-if="!changes" class="quiet" role="status">Comparing …</p>
     <template v-else>
-      <div class="row-gap sorts" role="tablist">
-        <button
-          v-for="s in sorts"
-          :key="s.sort"
-          class="bare"
-          role="tab"
-          :aria-selected="sort === s.sort"
-          :class="{ on: sort === s.sort }"
-          @click="sort = s.sort"
-        >
-          {{ s.label }} <span class="quiet">{{ count(countOf(s.sort)) }}</span>
-        </button>
-      </div>
+      <ViewChoice v-model="sort" label="Sort of change" :options="views" />
       <p class="small quiet">
         A price counts as moved by more than 1 %; units as rising or fading where the 95 % interval of their growth
         leaves zero out.
       </p>
-      <table class="plain">
+      <PlainTable>
         <thead>
           <tr>
             <th>Listing</th>
@@ -78,20 +69,10 @@ const word = (v: number | null) => (v === null ? '–' : isUnits.value ? count(v
             <td class="num">{{ word(c.after) }}</td>
           </tr>
         </tbody>
-      </table>
+      </PlainTable>
       <p v-if="shown.length === 0" class="quiet">None.</p>
     </template>
   </HouseDrawer>
 </template>
 
-<style scoped>
-.sorts button {
-  padding: 3px 9px;
-  border-radius: 6px;
-}
-.sorts .on {
-  background: var(--slate-soft);
-  color: var(--slate);
-  font-weight: 600;
-}
-</style>
+<style scoped></style>

@@ -9,6 +9,8 @@ import { toProblem } from '@/shared/problem'
 import { useScans } from '@/shared/stores/scans'
 import ScanLimitFields from './ScanLimitFields.vue'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import HouseSelect from '@/shared/widgets/HouseSelect.vue'
 
 /** Asks for a scan: of which source, what, and what is left out on the way. */
 const scans = useScans()
@@ -19,19 +21,21 @@ const value = ref('')
 const limits = ref(plain(noLimits))
 const fault = ref('')
 const about = shallowRef<Awaited<ReturnType<typeof scans.about>> | null>(null)
-const ways: { by: ScanBy; label: string; hint: string }[] = [
-  { by: 'term', label: 'Term', hint: 'Words buyers use' },
-  { by: 'store', label: 'Store', hint: 'Name of the store' },
-  { by: 'category', label: 'Category', hint: 'Category' },
-  { by: 'ids', label: 'Identifiers', hint: 'Identifiers, separated by spaces' },
+const ways: { value: ScanBy; label: string; hint: string }[] = [
+  { value: 'term', label: 'Term', hint: 'Words buyers use' },
+  { value: 'store', label: 'Store', hint: 'Name of the store' },
+  { value: 'category', label: 'Category', hint: 'Category' },
+  { value: 'ids', label: 'Identifiers', hint: 'Identifiers, separated by spaces' },
 ]
 /** What the source has, and how it is asked for it: identifiers are those of listings. */
 const offered = computed(() =>
   (Object.keys(lists) as ListName[]).filter((name) => (about.value?.lists ?? ['listings']).includes(name)),
 )
-const kinds = computed(() => ways.filter((w) => w.by !== 'ids' || list.value === 'listings'))
+const kinds = computed(() => ways.filter((w) => w.value !== 'ids' || list.value === 'listings'))
+const sources = computed(() => scans.sources.map((s) => ({ value: s.id, label: s.name })))
+const listed = computed(() => offered.value.map((name) => ({ value: name, label: recordKind(lists[name]).label })))
 watch(kinds, (now) => {
-  if (!now.some((k) => k.by === by.value)) by.value = 'term'
+  if (!now.some((k) => k.value === by.value)) by.value = 'term'
 })
 watch(offered, (now) => {
   if (!now.includes(list.value)) list.value = now[0] ?? 'listings'
@@ -83,41 +87,34 @@ async function start() {
   <form class="scan" aria-label="Scan a source" @submit.prevent="start">
     <div class="line">
       <b>Scan a source</b>
-      <select v-model="source" aria-label="Source">
-        <option v-for="s in scans.sources" :key="s.id" :value="s.id">{{ s.name }}</option>
-      </select>
-      <span class="spring" />
+      <HouseSelect v-model="source" class="select" label="Source" :options="sources" />
       <HousePopover label="Limits of the scan" placement="bottom-end">
         <template #trigger>
-          <button type="button" class="bare small link">{{ limitWords === '' ? 'Limits' : 'Limits set' }}</button>
+          <BareButton type="info" class="small link">{{ limitWords === '' ? 'Limits' : 'Limits set' }}</BareButton>
         </template>
         <ScanLimitFields v-model="limits" :currency="about?.currency ?? ''" />
       </HousePopover>
     </div>
     <div class="line">
-      <select v-model="list" aria-label="What to bring">
-        <option v-for="name in offered" :key="name" :value="name">{{ recordKind(lists[name]).label }}</option>
-      </select>
-      <select v-model="by" aria-label="What to scan">
-        <option v-for="k in kinds" :key="k.by" :value="k.by">{{ k.label }}</option>
-      </select>
+      <HouseSelect v-model="list" class="select" label="What to bring" :options="listed" />
+      <HouseSelect v-model="by" class="select" label="What to scan" :options="kinds" />
       <NAutoComplete
         v-model:value="value"
         size="small"
         :options="known"
         :get-show="() => by !== 'ids'"
         blur-after-select
-        :placeholder="ways.find((k) => k.by === by)?.hint"
+        :placeholder="ways.find((k) => k.value === by)?.hint"
         :input-props="{ 'aria-label': 'What to look for' }"
       />
       <NButton size="small" type="primary" attr-type="submit" :disabled="!ready">Scan</NButton>
     </div>
     <p v-if="limitWords !== ''" class="small">
-      Only {{ limitWords }}. <button type="button" class="bare link" @click="limits = plain(noLimits)">Lift</button>
+      Only {{ limitWords }}. <BareButton type="info" class="link" @click="limits = plain(noLimits)">Lift</BareButton>
     </p>
     <p v-else-if="beforeWords !== ''" class="small quiet">
       The last scan took only {{ beforeWords }}.
-      <button type="button" class="bare link" @click="limits = plain(before)">The same again</button>
+      <BareButton type="info" class="link" @click="limits = plain(before)">The same again</BareButton>
     </p>
     <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>
     <p v-else class="small quiet">
@@ -138,14 +135,12 @@ async function start() {
   align-items: center;
   gap: 8px;
 }
-.spring {
-  flex: 1;
+.select {
+  flex: 1 1 110px;
+  min-width: 0;
 }
-select {
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  background: var(--panel);
-  padding: 4px;
+.line b {
+  white-space: nowrap;
 }
 p {
   margin: 0;

@@ -6,6 +6,8 @@ import { count } from '@/shared/format'
 import { progressNote, useScans } from '@/shared/stores/scans'
 import type { ScanEntry } from '@/storage/scan-entry'
 import ScanChanges from './ScanChanges.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 /** Scans that run, rest or are done, newest first, with what can be done about each. */
 const scans = useScans()
@@ -21,7 +23,7 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 <template>
   <section v-if="scans.list.length" class="panel" aria-label="Scans">
-    <table class="plain">
+    <PlainTable>
       <thead>
         <tr>
           <th>Scan</th>
@@ -46,25 +48,29 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
           </td>
           <td class="quiet">{{ when(new Date(s.startedAt)) }}</td>
           <td class="acts">
-            <button v-if="s.state === 'running'" class="bare" @click="scans.pause(s.id)">Pause</button>
-            <button v-if="s.state === 'paused' || s.state === 'failed'" class="bare" @click="scans.resume(s)">
+            <BareButton v-if="s.state === 'running'" type="info" @click="scans.pause(s.id)">Pause</BareButton>
+            <BareButton v-if="s.state === 'paused' || s.state === 'failed'" type="info" @click="scans.resume(s)">
               Resume
-            </button>
-            <button
+            </BareButton>
+            <BareButton
               v-if="s.state === 'done' && s.before && kindOfPlan(s.plan).name === 'listings'"
-              class="bare"
+              type="info"
               @click="looking = s"
             >
               What changed
-            </button>
-            <button v-if="s.state === 'done'" class="bare" @click="scans.again(s)">Run again</button>
-            <button class="bare" :aria-label="`Forget the scan of ${describePlan(s.plan)}`" @click="scans.cancel(s.id)">
+            </BareButton>
+            <BareButton v-if="s.state === 'done'" type="info" @click="scans.again(s)">Run again</BareButton>
+            <BareButton
+              type="info"
+              :aria-label="`Forget the scan of ${describePlan(s.plan)}`"
+              @click="scans.cancel(s.id)"
+            >
               {{ s.state === 'done' ? 'Forget' : 'Cancel' }}
-            </button>
+            </BareButton>
           </td>
         </tr>
       </tbody>
-    </table>
+    </PlainTable>
     <ScanChanges :scan="looking" @close="looking = null" />
   </section>
 </template>
@@ -101,7 +107,6 @@ section {
   white-space: nowrap;
 }
 .acts button {
-  color: var(--slate);
   font-size: 12px;
   text-decoration: underline;
   margin-left: 10px;

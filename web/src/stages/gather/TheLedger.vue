@@ -11,6 +11,8 @@ import type { ImportEntry } from '@/storage/schema'
 import AgeMark from '@/shared/widgets/AgeMark.vue'
 import RecordsDrawer from './RecordsDrawer.vue'
 import RejectedRows from './RejectedRows.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 const workspace = useWorkspace()
 const { ask } = useAsk()
@@ -31,7 +33,7 @@ async function remove(entry: ImportEntry) {
 
 <template>
   <section class="panel" aria-label="Ledger">
-    <table class="plain">
+    <PlainTable>
       <thead>
         <tr>
           <th>File</th>
@@ -54,24 +56,22 @@ async function remove(entry: ImportEntry) {
               {{ e.file }}
               <div class="small loss">Set aside: {{ e.spoilt }}. Bring the file in again, then remove this one.</div>
             </template>
-            <button v-else class="bare" :title="`See the records of ${e.file}`" @click="reading = e">
+            <BareButton v-else :title="`See the records of ${e.file}`" @click="reading = e">
               {{ e.file }}
-            </button>
+            </BareButton>
           </td>
           <td>{{ recordKind(e.kind).label }}</td>
           <td>{{ e.from ?? 'by column' }}</td>
           <td class="num">{{ count(e.rows) }}</td>
           <td class="num">
-            <button v-if="e.rejected" class="bare link" @click="looking = e">{{ count(e.rejected) }}</button><template
-              v-else
-              >0</template
-            >
+            <BareButton v-if="e.rejected" type="info" class="link" @click="looking = e">{{
+              count(e.rejected)
+            }}</BareButton><template v-else>0</template>
           </td>
           <td class="num">
-            <button v-if="e.doubts" class="bare link" @click="looking = e">{{ count(e.doubts) }}</button><template
-              v-else
-              >0</template
-            >
+            <BareButton v-if="e.doubts" type="info" class="link" @click="looking = e">{{
+              count(e.doubts)
+            }}</BareButton><template v-else>0</template>
           </td>
           <td class="day">{{ isoDay(e.capturedOn) }}<br /><AgeMark :day="e.capturedOn" /></td>
           <td class="num">{{ recordKind(e.kind).hasWindow ? `${e.windowDays} d` : '–' }}</td>
@@ -82,7 +82,7 @@ async function remove(entry: ImportEntry) {
           </td>
         </tr>
       </tbody>
-    </table>
+    </PlainTable>
     <RecordsDrawer :entry="reading" @close="reading = null" />
     <RejectedRows :entry="looking" @close="looking = null" />
   </section>

@@ -45,20 +45,40 @@ function setup(name = `gather-${n++}`) {
   const restarts: Problem[] = []
   const opener = {
     restart: (problem: Problem) => void restarts.push(problem),
-    async call(method: string, [file, sheet, third, learned]: [File, string | null, number | Mapping, Learned], options?: { signal?: AbortSignal }) {
+    async call(
+      method: string,
+      [file, sheet, third, learned]: [File, string | null, number | Mapping, Learned],
+      options?: { signal?: AbortSignal },
+    ) {
       const opened = await openFile(file, sheet)
       if (method === 'preview') return previewRows(opened, third as Mapping, 8)
-      if (held.plan) await Promise.race([held.plan, new Promise((_, reject) => {
-        const stop = () => reject(new Problem('cancelled'))
-        if (options?.signal?.aborted) stop()
-        options?.signal?.addEventListener('abort', stop)
-      })])
+      if (held.plan)
+        await Promise.race([
+          held.plan,
+          new Promise((_, reject) => {
+            const stop = () => reject(new Problem('cancelled'))
+            if (options?.signal?.aborted) stop()
+            options?.signal?.addEventListener('abort', stop)
+          }),
+        ])
       const { name, format, encoding, delimiter, sheet: s, sheets, notes, headings, warnings, sample } = opened
       const holds = headings.map((_, at) => holdingOf(sample.map((r) => r.cells[at] ?? null)))
-      const file_ = { name, format, encoding, delimiter, sheet: s, sheets, notes, headings, warnings, holds, firstRows: sample.slice(0, 6) }
+      const file_ = {
+        name,
+        format,
+        encoding,
+        delimiter,
+        sheet: s,
+        sheets,
+        notes,
+        headings,
+        warnings,
+        holds,
+        firstRows: sample.slice(0, 6),
+      }
       return { file: file_, proposal: proposeMapping(opened, third as number, { learned, recogniser }) }
     },
-  } // prettier-ignore
+  }
   const intake = {
     async call(_: 'run', [file, sheet, mapping]: [File, string | null, Mapping]) {
       brought.push(mapping)

@@ -92,7 +92,7 @@ export const useGather = defineStore('gather', () => {
       const remembered = proposal.learned.length > 0 || proposal.answered
       left.value = []
       current.value = { file, summary, proposal, mapping: proposal.mapping, remembered }
-      await look()
+      await readPreview()
     } catch (thrown) {
       if (toProblem(thrown).code !== 'cancelled') fail(file.name, thrown)
       opening.value = null
@@ -107,7 +107,7 @@ export const useGather = defineStore('gather', () => {
   /** Stops reading the file that is being opened, whatever it does to the reader. */
   const stopOpening = () => stop?.abort()
 
-  async function look(): Promise<void> {
+  async function readPreview(): Promise<void> {
     const now = current.value
     if (!now) return
     const mine = ++asked
@@ -118,7 +118,7 @@ export const useGather = defineStore('gather', () => {
   async function correct(some: Partial<Mapping>): Promise<void> {
     if (!current.value) return
     current.value = { ...current.value, mapping: { ...current.value.mapping, ...some } }
-    await look()
+    await readPreview()
   }
 
   /** Another kind of record: its columns are proposed anew. */

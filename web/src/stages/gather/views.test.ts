@@ -5,6 +5,7 @@ import { nextTick } from 'vue'
 import { openFile, previewRows, proposeMapping, Recogniser } from '@sickle/core/intake'
 import { servicesKey, type Services } from '@/services/services'
 import { openDatabase } from '@/storage/database'
+import HouseSelect from '@/shared/widgets/HouseSelect.vue'
 import { until } from '@/testing/until'
 import ColumnTable from './ColumnTable.vue'
 import DropField from './DropField.vue'
@@ -47,23 +48,13 @@ test('each column says what it is taken for and how surely; a correction is the 
   const table = mount(ColumnTable, { global })
   const rows = () => table.findAll('tbody tr').map((r) => r.find('.sure').text())
   expect(rows()).toEqual(['sure', 'sure', 'sure', 'sure', 'not used'])
-  const selects = table.findAll('select')
-  expect(selects.map((s) => s.element.value)).toEqual([
-    'field:id',
-    'field:title',
-    'field:store',
-    'field:price',
-    'unused',
-  ])
+  const selects = table.findAllComponents(HouseSelect)
+  const chosen = () => selects.map((each) => (each.props() as { modelValue: string }).modelValue)
+  expect(chosen()).toEqual(['field:id', 'field:title', 'field:store', 'field:price', 'unused'])
   await selects[4]!.setValue('field:price')
   await nextTick()
   // a field is one column's alone
-  expect(
-    table
-      .findAll('select')
-      .map((s) => s.element.value)
-      .slice(3),
-  ).toEqual(['unused', 'field:price'])
+  expect(chosen().slice(3)).toEqual(['unused', 'field:price'])
   expect(rows().slice(3)).toEqual(['as you said', 'as you said'])
 })
 

@@ -1,14 +1,17 @@
 <script setup lang="ts">
-import { NButton, NDynamicTags, NInput, NSelect } from 'naive-ui'
+import { NButton, NDynamicTags, NInput } from 'naive-ui'
 import { computed, toRaw } from 'vue'
 import { shownGtin } from '@sickle/core/identity'
 import { draftParts, listingLimits, makeDraft, type Draft } from '@sickle/core/launch'
+import { choicesOf } from '@/shared/choices'
 import { amount, percent } from '@/shared/format'
 import { useDrafts } from '@/shared/stores/drafts'
 import { useRules } from '@/shared/stores/rules'
 import MoneyField from '@/shared/widgets/MoneyField.vue'
 import NumberField from '@/shared/widgets/NumberField.vue'
 import ProfitFigure from '@/shared/widgets/ProfitFigure.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import HouseSelect from '@/shared/widgets/HouseSelect.vue'
 
 const { draft } = defineProps<{ draft: Draft }>()
 const drafts = useDrafts()
@@ -56,33 +59,40 @@ const sellingWords = computed(() => {
     </label>
     <p v-if="sellingWords.length" class="small quiet">
       Other words of listings that sell:
-      <button
+      <BareButton
         v-for="w in sellingWords"
         :key="w"
-        type="button"
-        class="bare word"
+        type="info"
+        class="word"
         @click="change({ title: `${draft.title} ${w}` })"
       >
         {{ w }}
-      </button>
+      </BareButton>
     </p>
     <div class="fields">
       <label
         ><b>Market</b
-        ><NSelect
-          size="small"
-          :value="draft.market"
-          :options="(item?.markets ?? [draft.market]).map((m) => ({ label: m, value: m }))"
-          :input-props="{ 'aria-label': 'Market' }"
-          @update:value="anew"
+        ><HouseSelect
+          label="Market"
+          :model-value="draft.market"
+          :options="choicesOf(...(item?.markets ?? [draft.market]))"
+          @update:model-value="(market) => market && anew(market)"
       /></label>
       <label
         ><b>Price, {{ draft.currency }}</b
-        ><MoneyField :value="draft.priceE4" :currency="draft.currency" label="Price" @change="setPrice"
+        ><MoneyField
+          size="small"
+          class="whole"
+          :value="draft.priceE4"
+          :currency="draft.currency"
+          label="Price"
+          @change="setPrice"
       /></label>
       <label
         ><b>Quantity</b
         ><NumberField
+          size="small"
+          class="whole"
           :value="draft.quantity"
           whole
           :schema="draftParts.quantity"
@@ -92,6 +102,8 @@ const sellingWords = computed(() => {
       <label
         ><b>Handling, days</b
         ><NumberField
+          size="small"
+          class="whole"
           :value="draft.handlingDays"
           whole
           :schema="draftParts.handlingDays"
@@ -209,7 +221,6 @@ label {
   height: 28px;
 }
 .word {
-  color: var(--slate);
   text-decoration: underline;
   margin-right: 8px;
 }

@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import { NCheckbox } from 'naive-ui'
 import type { Draft } from '@sickle/core/launch'
 import { amount, percent } from '@/shared/format'
 import { useDrafts } from '@/shared/stores/drafts'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import ProfitFigure from '@/shared/widgets/ProfitFigure.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 const drafts = useDrafts()
 const obstacles = (draft: Draft) => drafts.obstaclesOf(draft)
@@ -21,15 +24,15 @@ const all = () => (chosen.value = chosen.value.length === drafts.all.length ? []
 
 <template>
   <div tabindex="0" role="region" aria-label="Drafts">
-    <table class="plain">
+    <PlainTable>
       <thead>
         <tr>
           <th>
-            <input
-              type="checkbox"
+            <NCheckbox
               aria-label="Choose all drafts"
               :checked="chosen.length === drafts.all.length"
-              @change="all"
+              :indeterminate="chosen.length > 0 && chosen.length < drafts.all.length"
+              @update:checked="all"
             />
           </th>
           <th>Draft</th>
@@ -41,19 +44,18 @@ const all = () => (chosen.value = chosen.value.length === drafts.all.length ? []
       <tbody>
         <tr v-for="d in drafts.all" :key="d.id" :class="{ on: d.id === current }" @click="current = d.id">
           <td>
-            <input
-              type="checkbox"
+            <NCheckbox
               :aria-label="`Choose ${d.title}`"
               :checked="chosen.includes(d.id)"
               @click.stop
-              @change="toggle(d.id)"
+              @update:checked="toggle(d.id)"
             />
           </td>
           <td>
             <div class="item">
-              <GoodsPicture :src="d.picture" :title="d.title" :size="30" /><button class="bare" @click="current = d.id">
+              <GoodsPicture :src="d.picture" :title="d.title" :size="30" /><BareButton @click="current = d.id">
                 {{ d.title || 'Without title' }}<br /><span class="small quiet">{{ d.market }}</span>
-              </button>
+              </BareButton>
             </div>
           </td>
           <td class="num">{{ d.currency }} {{ amount(d.priceE4, d.currency) }}</td>
@@ -72,7 +74,7 @@ const all = () => (chosen.value = chosen.value.length === drafts.all.length ? []
           </td>
         </tr>
       </tbody>
-    </table>
+    </PlainTable>
   </div>
 </template>
 
@@ -104,8 +106,5 @@ tr td {
   align-items: center;
   font-weight: 500;
   line-height: 1.25;
-}
-input {
-  accent-color: var(--moss);
 }
 </style>

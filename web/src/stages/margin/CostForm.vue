@@ -9,6 +9,7 @@ import MoneyField from '@/shared/widgets/MoneyField.vue'
 import NumberField from '@/shared/widgets/NumberField.vue'
 import PackStepper from '@/shared/widgets/PackStepper.vue'
 import { costFields, type CostField } from './cost-fields'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 const { item, inputs, home } = defineProps<{ item: Item; inputs: CostInputs; home: string }>()
 const emit = defineEmits<{ changed: [] }>()
@@ -58,14 +59,15 @@ async function forAll() {
       <template v-if="item.kind !== 'digital'">
         <span :class="{ own: own.tiers }">Goods, {{ currencySign(home) }} a pack</span>
         <span class="value"
-          ><button
+          ><BareButton
             v-if="own.tiers"
-            class="bare undo"
+            type="info"
+            class="undo"
             title="Back to the offer's price"
             aria-label="Goods: back to the offer's price"
             @click="back('tiers')"
           >
-            ↺</button
+            ↺</BareButton
           ><MoneyField
             :value="unit"
             :currency="home"
@@ -78,15 +80,16 @@ async function forAll() {
           >{{ f.label }}{{ f.type === 'money' ? `, ${currencySign(home)}` : f.type === 'ratio' ? ', %' : '' }}</span
         >
         <span class="value">
-          <button
+          <BareButton
             v-if="f.name in own"
-            class="bare undo"
+            type="info"
+            class="undo"
             title="Back to the rule"
             :aria-label="`${f.label}: back to the rule`"
             @click="back(f.name)"
           >
             ↺
-          </button>
+          </BareButton>
           <MoneyField
             v-if="f.type === 'money'"
             :value="inputs[f.name] as number"
@@ -107,7 +110,9 @@ async function forAll() {
     </div>
     <p v-if="Object.keys(own).length" class="small foot">
       What stands out holds for this item only.
-      <button v-if="Object.keys(ownGlobal).length" class="bare all" @click="forAll">Use it for all items</button>
+      <BareButton v-if="Object.keys(ownGlobal).length" type="info" class="all" @click="forAll"
+        >Use it for all items</BareButton
+      >
     </p>
   </section>
 </template>

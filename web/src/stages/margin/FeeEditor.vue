@@ -12,6 +12,7 @@ import {
   type FeeLine,
   type FeeSchedule,
 } from '@sickle/core/margin'
+import { choicesOf } from '@/shared/choices'
 import { downloadText } from '@/shared/download'
 import { toProblem } from '@/shared/problem'
 import { useRules } from '@/shared/stores/rules'
@@ -20,6 +21,10 @@ import NumberField from '@/shared/widgets/NumberField.vue'
 import FeeSteps from './FeeSteps.vue'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import HouseDrawer from '@/shared/widgets/HouseDrawer.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import HouseSelect from '@/shared/widgets/HouseSelect.vue'
+import LineField from '@/shared/widgets/LineField.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 const { market } = defineProps<{ market: string }>()
 const show = defineModel<boolean>('show', { required: true })
@@ -79,7 +84,12 @@ const amounts = [
   { name: 'minE4', label: 'Least' },
   { name: 'maxE4', label: 'Most' },
 ] as const
-const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElement).value as T
+const choices = {
+  kind: choicesOf('market', 'payment', 'listing'),
+  base: choicesOf('price', 'price and postage'),
+  tax: choicesOf('with', 'without'),
+  per: choicesOf('order', 'item', 'listing', 'month'),
+}
 </script>
 
 <template>
@@ -88,7 +98,7 @@ const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElem
       In {{ schedule.currency }}. Every change counts at once for all items on this market. A fee is its percentage of
       the base plus its fixed part, kept between least and most.
     </p>
-    <table class="plain">
+    <PlainTable>
       <thead>
         <tr>
           <th>Fee</th>
@@ -107,35 +117,39 @@ const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElem
       <tbody>
         <tr v-for="(l, i) in schedule.lines" :key="l.id">
           <td>
-            <input
+            <LineField
               class="name"
               :value="l.label"
-              :aria-label="`Name of fee ${i + 1}`"
-              @change="change(i, { label: ($event.target as HTMLInputElement).value || 'Fee' })"
+              :label="`Name of fee ${i + 1}`"
+              @change="(text) => change(i, { label: text || 'Fee' })"
             />
           </td>
           <td>
-            <select :value="l.kind" :aria-label="`Sort of ${l.label}`" @change="change(i, { kind: pick($event) })">
-              <option value="market">market</option>
-              <option value="payment">payment</option>
-              <option value="listing">listing</option>
-            </select>
+            <HouseSelect
+              size="tiny"
+              :model-value="l.kind"
+              :label="`Sort of ${l.label}`"
+              :options="choices.kind"
+              @update:model-value="(kind) => kind && change(i, { kind })"
+            />
           </td>
           <td>
-            <select :value="l.base" :aria-label="`Base of ${l.label}`" @change="change(i, { base: pick($event) })">
-              <option>price</option>
-              <option>price and postage</option>
-            </select>
+            <HouseSelect
+              size="tiny"
+              :model-value="l.base"
+              :label="`Base of ${l.label}`"
+              :options="choices.base"
+              @update:model-value="(base) => base && change(i, { base })"
+            />
           </td>
           <td>
-            <select
-              :value="l.withTax ? 'with' : 'without'"
-              :aria-label="`Tax in the base of ${l.label}`"
-              @change="change(i, { withTax: pick($event) === 'with' })"
-            >
-              <option>with</option>
-              <option>without</option>
-            </select>
+            <HouseSelect
+              size="tiny"
+              :model-value="l.withTax ? 'with' : 'without'"
+              :label="`Tax in the base of ${l.label}`"
+              :options="choices.tax"
+              @update:model-value="(tax) => change(i, { withTax: tax === 'with' })"
+            />
           </td>
           <td class="num">
             <NumberField
@@ -155,19 +169,16 @@ const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElem
             />
           </td>
           <td>
-            <select
-              :value="l.per"
-              :aria-label="`${l.label} is paid for each`"
-              @change="change(i, { per: pick($event) })"
-            >
-              <option>order</option>
-              <option>item</option>
-              <option>listing</option>
-              <option>month</option>
-            </select>
+            <HouseSelect
+              size="tiny"
+              :model-value="l.per"
+              :label="`${l.label} is paid for each`"
+              :options="choices.per"
+              @update:model-value="(per) => per && change(i, { per })"
+            />
           </td>
           <td><FeeSteps :line="l" :currency="schedule.currency" @change="(some) => change(i, some)" /></td>
-          <td><button class="bare" :aria-label="`Remove ${l.label}`" @click="remove(i)">✕</button></td>
+          <td><BareButton :aria-label="`Remove ${l.label}`" @click="remove(i)">✕</BareButton></td>
         </tr>
         <tr v-if="!schedule.lines.length">
           <td colspan="11" class="quiet">
@@ -179,7 +190,7 @@ const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElem
           </td>
         </tr>
       </tbody>
-    </table>
+    </PlainTable>
     <div class="row-gap acts">
       <NButton size="small" type="primary" @click="add">Add a fee</NButton>
       <NButton v-if="isAssumed" size="small" @click="save(beginning)">Begin with those</NButton>
@@ -192,13 +203,6 @@ const pick = <T extends string>(event: Event) => (event.target as HTMLSelectElem
 </template>
 
 <style scoped>
-.name,
-select {
-  border: 1px solid var(--line);
-  border-radius: 5px;
-  background: var(--panel);
-  padding: 1px 4px;
-}
 .name {
   width: 130px;
 }

@@ -2,6 +2,8 @@
 import type { FeeLine } from '@sickle/core/margin'
 import MoneyField from '@/shared/widgets/MoneyField.vue'
 import NumberField from '@/shared/widgets/NumberField.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import HouseSelect from '@/shared/widgets/HouseSelect.vue'
 
 /** Other percentages of a fee from certain amounts on. */
 const { line, currency } = defineProps<{ line: FeeLine; currency: string }>()
@@ -11,6 +13,10 @@ const put = (steps: Step[]) => emit('change', { steps: steps.sort((a, b) => a.fr
 const set = (at: number, some: Partial<Step>) => put(line.steps.map((s, i) => (i === at ? { ...s, ...some } : s)))
 const add = () => put([...line.steps, { fromE4: (line.steps.at(-1)?.fromE4 ?? 900_000) + 100_000, ratio: line.ratio }])
 const remove = (at: number) => put(line.steps.filter((_, i) => i !== at))
+const ways = [
+  { value: 'marginal' as const, label: 'of the part above' },
+  { value: 'whole' as const, label: 'of the whole amount' },
+]
 </script>
 
 <template>
@@ -31,18 +37,17 @@ const remove = (at: number) => put(line.steps.filter((_, i) => i !== at))
         @change="(ratio) => set(i, { ratio })"
       />
       %
-      <button class="bare" :aria-label="`Remove step ${i + 1} of ${line.label}`" @click="remove(i)">✕</button>
+      <BareButton :aria-label="`Remove step ${i + 1} of ${line.label}`" @click="remove(i)">✕</BareButton>
     </div>
-    <select
+    <HouseSelect
       v-if="line.steps.length"
-      :value="line.stepsApply"
-      :aria-label="`What the steps of ${line.label} apply to`"
-      @change="emit('change', { stepsApply: ($event.target as HTMLSelectElement).value as FeeLine['stepsApply'] })"
-    >
-      <option value="marginal">of the part above</option>
-      <option value="whole">of the whole amount</option>
-    </select>
-    <button class="bare add" @click="add">{{ line.steps.length ? 'one more' : 'add a step' }}</button>
+      size="tiny"
+      :model-value="line.stepsApply"
+      :label="`What the steps of ${line.label} apply to`"
+      :options="ways"
+      @update:model-value="(stepsApply) => stepsApply && emit('change', { stepsApply })"
+    />
+    <BareButton type="info" class="add" @click="add">{{ line.steps.length ? 'one more' : 'add a step' }}</BareButton>
   </div>
 </template>
 
@@ -58,13 +63,7 @@ const remove = (at: number) => put(line.steps.filter((_, i) => i !== at))
   gap: 4px;
   align-items: center;
 }
-select {
-  border: 1px solid var(--line);
-  border-radius: 5px;
-  background: var(--panel);
-}
 .add {
-  color: var(--slate);
   text-decoration: underline;
 }
 </style>

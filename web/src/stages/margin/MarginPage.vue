@@ -20,6 +20,7 @@ import PriceLadder from './PriceLadder.vue'
 import TheTornado from './TheTornado.vue'
 import TheWaterfall from './TheWaterfall.vue'
 import { useCosting } from './use-costing'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 const route = useRoute()
 const router = useRouter()
@@ -79,10 +80,10 @@ useKeys('Margin', [
         <header>
           <h1>{{ item.title }}</h1>
           <nav class="markets" aria-label="Markets">
-            <button
+            <BareButton
               v-for="p in others"
               :key="p.market"
-              class="bare tab"
+              class="tab"
               :class="{ on: p.market === market }"
               :aria-pressed="p.market === market"
               @click="market = p.market"
@@ -90,8 +91,8 @@ useKeys('Margin', [
               {{ p.market }}
               <ProfitFigure :e4="p.profitE4" :currency="rules.home" :assumed="p.feesAssumed" />
               <span class="quiet small">{{ percent(p.margin) }}</span>
-            </button>
-            <button class="bare tab edit" @click="fees = true">Fees of {{ market }} …</button>
+            </BareButton>
+            <BareButton type="info" class="tab edit" @click="fees = true">Fees of {{ market }} …</BareButton>
           </nav>
         </header>
         <h2 class="sr-only">The sale, cost by cost</h2>
@@ -159,7 +160,6 @@ useKeys('Margin', [
 }
 .tab.edit {
   margin-left: auto;
-  color: var(--slate);
 }
 .two {
   display: grid;

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { amount, count, currencySign, decimal, money, percent, plural } from '@/shared/format'
 import type { Costing } from './use-costing'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 const { costing, home } = defineProps<{ costing: Costing; home: string }>()
 /** Where the floor holds, if fee steps make it stop holding further up. */
@@ -16,7 +17,7 @@ const holds = computed(() => {
 <template>
   <section aria-label="What follows">
     <h3>What follows</h3>
-    <table class="plain">
+    <PlainTable>
       <thead>
         <tr>
           <th>For a margin of</th>
@@ -31,7 +32,7 @@ const holds = computed(() => {
           <td class="num">{{ amount(b.priceE4, home) }}</td>
         </tr>
       </tbody>
-    </table>
+    </PlainTable>
     <ul>
       <li>
         Advertising a sale can bear: <b>{{ money(costing.adverts.value?.affordableE4, home) }}</b><template

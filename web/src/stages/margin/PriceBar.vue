@@ -90,9 +90,11 @@ const step = (e4: number) => emit('price', Math.max(0, costing.price.value + e4)
   display: grid;
   gap: 2px;
 }
-.price :deep(input.big.figure) {
-  font: 650 19px var(--heading);
+.price :deep(.big.figure) {
   width: 92px;
+}
+.price :deep(.big.figure .n-input__input-el) {
+  font: 650 17px var(--heading);
 }
 dl {
   display: flex;

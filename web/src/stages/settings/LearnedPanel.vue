@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { recordKind, type KindName } from '@sickle/core/records'
 import type { ColumnUse } from '@sickle/core/intake'
 import { useSettings } from '@/shared/stores/settings'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 /** What the seller has corrected in files, by which later files are read; each can be taken back. */
 const settings = useSettings()
@@ -30,7 +31,7 @@ function answers(file: (typeof files.value)[number][1]): string {
       kept.
     </p>
     <p v-if="learned.columns.length === 0 && files.length === 0" class="small">Nothing yet.</p>
-    <table v-else class="plain">
+    <PlainTable v-else>
       <thead>
         <tr>
           <th>Heading, or file</th>
@@ -59,6 +60,6 @@ function answers(file: (typeof files.value)[number][1]): string {
           </td>
         </tr>
       </tbody>
-    </table>
+    </PlainTable>
   </section>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton } from 'naive-ui'
+import { NButton, NInput } from 'naive-ui'
 import { computed, inject, ref } from 'vue'
 import type { Schema } from 'yup'
 import { rateSchema } from '@sickle/core/catalog'
@@ -8,6 +8,8 @@ import { firstFault } from '@sickle/core/schema'
 import { useRules } from '@/shared/stores/rules'
 import { decimalMarkKey } from '@/shared/use-typed'
 import NumberField from '@/shared/widgets/NumberField.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 const emit = defineEmits<{ change: [rates: Rate[]] }>()
 const rules = useRules()
@@ -43,7 +45,7 @@ const set = (at: number, value: number) =>
     <p class="small quiet">
       Yours to keep; two currencies are never added without one. A converted figure keeps its original amount.
     </p>
-    <table class="plain">
+    <PlainTable>
       <thead>
         <tr>
           <th>One</th>
@@ -67,8 +69,7 @@ const set = (at: number, value: number) =>
           </td>
           <td>{{ r.day }}</td>
           <td class="num">
-            <button
-              class="bare"
+            <BareButton
               :aria-label="`Remove the rate of ${r.from}`"
               @click="
                 emit(
@@ -78,14 +79,29 @@ const set = (at: number, value: number) =>
               "
             >
               ✕
-            </button>
+            </BareButton>
           </td>
         </tr>
       </tbody>
-    </table>
+    </PlainTable>
     <form class="row-gap" @submit.prevent="add">
-      <input v-model="code" placeholder="GBP" maxlength="3" aria-label="Currency of a new rate" /> is
-      <input v-model="rate" placeholder="1.16" inputmode="decimal" aria-label="New rate" /> {{ rules.home }}
+      <NInput
+        v-model:value="code"
+        size="small"
+        class="short"
+        placeholder="GBP"
+        :maxlength="3"
+        :input-props="{ 'aria-label': 'Currency of a new rate' }"
+      />
+      is
+      <NInput
+        v-model:value="rate"
+        size="small"
+        class="short"
+        placeholder="1.16"
+        :input-props="{ 'aria-label': 'New rate', inputmode: 'decimal' }"
+      />
+      {{ rules.home }}
       <NButton size="small" attr-type="submit">Add</NButton>
       <span v-if="fault" class="loss small" role="alert">{{ fault }}</span>
     </form>
@@ -96,11 +112,7 @@ const set = (at: number, value: number) =>
 table {
   max-width: 420px;
 }
-form input {
-  width: 74px;
-  border: 1px solid var(--line);
-  border-radius: 5px;
-  background: var(--panel);
-  padding: 2px 6px;
+.short {
+  width: 84px;
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NRadioButton, NRadioGroup, NSelect } from 'naive-ui'
+import { NCheckbox, NRadioButton, NRadioGroup } from 'naive-ui'
 import { computed, ref } from 'vue'
 import type { SellerRules } from '@sickle/core/catalog'
 import { costSchemas } from '@sickle/core/margin'
@@ -15,6 +15,7 @@ import NumberField from '@/shared/widgets/NumberField.vue'
 import BackupPanel from './BackupPanel.vue'
 import LearnedPanel from './LearnedPanel.vue'
 import RateTable from './RateTable.vue'
+import HouseSelect from '@/shared/widgets/HouseSelect.vue'
 
 const rules = useRules()
 const workspace = useWorkspace()
@@ -48,20 +49,20 @@ const sign = computed(() => currencySign(rules.home))
       <h2>Money</h2>
       <div class="form">
         <span>Home currency</span
-        ><NSelect
-          size="small"
+        ><HouseSelect
           filterable
           tag
           class="short"
-          :value="rules.home"
+          label="Home currency"
+          :model-value="rules.home"
           :options="currencies"
-          :input-props="{ 'aria-label': 'Home currency' }"
-          @update:value="chooseHome"
+          @update:model-value="(code) => code !== null && chooseHome(code)"
         /><span v-if="homeFault" class="small loss" role="alert">{{ homeFault }}</span> <span>I write numbers like</span
         ><NRadioGroup
           size="small"
           :value="settings.value.decimal"
           name="decimal"
+          role="radiogroup"
           aria-label="How numbers are written"
           @update:value="(decimal: DecimalMark) => settings.change({ decimal })"
           ><NRadioButton v-for="m in marks" :key="m.value" :value="m.value" :label="m.label"
@@ -75,18 +76,16 @@ const sign = computed(() => currencySign(rules.home))
           @change="(taxRatio) => changeCosts({ taxRatio })"
         />
         <span>Prices on my markets include that tax</span
-        ><input
-          type="checkbox"
+        ><NCheckbox
           :checked="costs.pricesIncludeTax"
           aria-label="Prices include tax"
-          @change="changeCosts({ pricesIncludeTax: ($event.target as HTMLInputElement).checked })"
+          @update:checked="(pricesIncludeTax) => changeCosts({ pricesIncludeTax })"
         />
         <span>Import tax is given back to me</span
-        ><input
-          type="checkbox"
+        ><NCheckbox
           :checked="costs.importTaxRecoverable"
           aria-label="Import tax is given back"
-          @change="changeCosts({ importTaxRecoverable: ($event.target as HTMLInputElement).checked })"
+          @update:checked="(importTaxRecoverable) => changeCosts({ importTaxRecoverable })"
         />
         <span>Least profit a price may leave, {{ sign }}</span
         ><MoneyField
@@ -134,9 +133,6 @@ const sign = computed(() => currencySign(rules.home))
   grid-template-columns: 320px 160px;
   gap: 7px 12px;
   align-items: center;
-}
-.form > input {
-  justify-self: start;
 }
 .short {
   width: 110px;

@@ -5,6 +5,7 @@ import { count, signed } from '@/shared/format'
 import { useLive } from '@/shared/stores/live'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import ProfitFigure from '@/shared/widgets/ProfitFigure.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 const { decision } = defineProps<{ decision: Decision; home: string }>()
 const live = useLive()
@@ -26,15 +27,15 @@ const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
 </script>
 
 <template>
-  <tr>
-    <td>
-      <div class="item">
+  <div role="row">
+    <span role="cell">
+      <span class="item">
         <GoodsPicture :src="decision.snapshot.picture" :title="decision.snapshot.title" :size="32" /><span>{{
           decision.snapshot.title
         }}</span>
-      </div>
-    </td>
-    <td>
+      </span>
+    </span>
+    <span role="cell">
       <select
         class="decided"
         :class="decision.state"
@@ -44,35 +45,36 @@ const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
       >
         <option v-for="s in states" :key="s.value" :value="s.value">{{ s.label }}</option>
       </select>
-    </td>
-    <td>
+    </span>
+    <span role="cell">
       <input
         :value="decision.reason"
         placeholder="why?"
         :aria-label="`Reason for ${decision.snapshot.title}`"
         @change="emit('reason', text($event))"
       />
-    </td>
-    <td>
+    </span>
+    <span role="cell">
       <input
         :value="decision.note"
         placeholder="note, link"
         :aria-label="`Note on ${decision.snapshot.title}`"
         @change="emit('note', text($event))"
       />
-    </td>
-    <td class="num">
+    </span>
+    <span role="cell" class="num">
       <ProfitFigure :e4="now.profitE4" :currency="home" :assumed="now.feesAssumed" />
-      <div v-if="now.profitE4 !== decision.snapshot.profitE4" class="small quiet">
+      <span v-if="now.profitE4 !== decision.snapshot.profitE4" class="then small quiet">
         {{ signed(decision.snapshot.profitE4, home) }} when decided
-      </div>
-    </td>
-    <td class="num">{{ count(now.units) }}</td>
-    <td class="quiet">{{ new Date(decision.at).toISOString().slice(0, 10) }}</td>
-    <td class="num acts">
-      <button class="bare" @click="$emit('look')">Look</button><button class="bare" @click="$emit('cost')">Cost</button>
-    </td>
-  </tr>
+      </span>
+    </span>
+    <span role="cell" class="num">{{ count(now.units) }}</span>
+    <span role="cell" class="quiet">{{ new Date(decision.at).toISOString().slice(0, 10) }}</span>
+    <span role="cell" class="num acts">
+      <BareButton type="info" @click="$emit('look')">Look</BareButton
+      ><BareButton type="info" @click="$emit('cost')">Cost</BareButton>
+    </span>
+  </div>
 </template>
 
 <style scoped>
@@ -82,8 +84,15 @@ const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
   align-items: center;
   font-weight: 500;
 }
-tr td {
-  vertical-align: middle;
+.item span {
+  overflow: hidden;
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  line-height: 1.25;
+}
+.then {
+  display: block;
 }
 input,
 select {
@@ -98,7 +107,6 @@ select {
   font-weight: 600;
 }
 .acts button {
-  color: var(--slate);
   text-decoration: underline;
   margin-left: 8px;
 }

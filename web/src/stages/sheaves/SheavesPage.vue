@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import { NButton, NInput } from 'naive-ui'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { writeCsv } from '@sickle/core/notation'
 import { plainAmount } from '@sickle/core/money'
 import type { Decision, DecisionState } from '@sickle/core/verdict'
 import { downloadText } from '@/shared/download'
+import { count } from '@/shared/format'
 import { useLive } from '@/shared/stores/live'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
 import { useSheaf } from '@/shared/stores/sheaf'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
-import DecisionRow from './DecisionRow.vue'
+import DecisionTable from './DecisionTable.vue'
+import ViewChoice from '@/shared/widgets/ViewChoice.vue'
+import LineField from '@/shared/widgets/LineField.vue'
 
 const sheaf = useSheaf()
 const rules = useRules()
@@ -21,11 +24,13 @@ const router = useRouter()
 const shown = ref<DecisionState | 'all'>('all')
 const words = ref('')
 const tabs = computed(() => [
-  { value: 'all' as const, label: 'All', n: sheaf.decisions.size },
-  { value: 'keep' as const, label: 'Kept', n: sheaf.kept.length },
-  { value: 'hold' as const, label: 'Held', n: sheaf.held.length },
-  { value: 'drop' as const, label: 'Dropped', n: sheaf.dropped.length },
+  { value: 'all' as const, label: 'All', n: count(sheaf.decisions.size) },
+  { value: 'keep' as const, label: 'Kept', n: count(sheaf.kept.length) },
+  { value: 'hold' as const, label: 'Held', n: count(sheaf.held.length) },
+  { value: 'drop' as const, label: 'Dropped', n: count(sheaf.dropped.length) },
 ])
+/** the name is a heading until it is meant to be changed */
+const unframed = { border: '1px solid transparent', color: 'transparent', paddingMedium: '0 4px' }
 const order: DecisionState[] = ['keep', 'hold', 'drop']
 const list = computed(() => {
   const wanted = words.value.toLowerCase()
@@ -45,12 +50,6 @@ async function look(d: Decision) {
   query.selected = d.key
   await router.push('/finds')
 }
-const name = ref(sheaf.current.name)
-// another sheaf has another name
-watch(
-  () => sheaf.current.name,
-  (now) => (name.value = now),
-)
 const feesOf = ({ isOld, profitE4, feesAssumed }: ReturnType<typeof live.of>) =>
   isOld || profitE4 === null ? '' : feesAssumed ? 'assumed' : 'entered'
 const figure = (e4: number | null) => (e4 === null ? null : Number(plainAmount(e4, rules.home)))
@@ -91,19 +90,15 @@ function save() {
   <div class="page">
     <header>
       <h1 class="sr-only">Sheaves</h1>
-      <input v-model="name" class="name" aria-label="Name of the sheaf" @change="sheaf.rename(name)" />
-      <nav aria-label="Decisions">
-        <button
-          v-for="t in tabs"
-          :key="t.value"
-          class="bare tab"
-          :class="{ on: shown === t.value }"
-          :aria-pressed="shown === t.value"
-          @click="shown = t.value"
-        >
-          {{ t.label }} <span class="quiet">{{ t.n }}</span>
-        </button>
-      </nav>
+      <LineField
+        :theme-overrides="unframed"
+        class="name"
+        size="medium"
+        label="Name of the sheaf"
+        :value="sheaf.current.name"
+        @change="(name) => sheaf.rename(name)"
+      />
+      <ViewChoice v-model="shown" label="Decisions shown" :options="tabs" />
       <NInput
         v-model:value="words"
         class="search"
@@ -114,35 +109,17 @@ function save() {
       />
       <NButton size="small" :disabled="!sheaf.decisions.size" @click="save">Save as CSV</NButton>
     </header>
-    <div v-if="list.length" class="panel scroll list" tabindex="0" role="region" aria-label="Decisions">
-      <table class="plain">
-        <thead>
-          <tr>
-            <th>Item</th>
-            <th>Decision</th>
-            <th>Reason</th>
-            <th>Note</th>
-            <th class="num">Profit, {{ rules.home }}</th>
-            <th class="num">Units, 30 d</th>
-            <th>On</th>
-            <th><span class="sr-only">Go</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <DecisionRow
-            v-for="d in list"
-            :key="d.key"
-            :decision="d"
-            :home="rules.home"
-            @decide="(a) => decide(d, a)"
-            @note="(t) => note(d, t)"
-            @reason="(t) => reason(d, t)"
-            @look="look(d)"
-            @cost="router.push(`/margin/${encodeURIComponent(d.key)}`)"
-          />
-        </tbody>
-      </table>
-    </div>
+    <DecisionTable
+      v-if="list.length"
+      class="panel list"
+      :list="list"
+      :home="rules.home"
+      @decide="decide"
+      @note="note"
+      @reason="reason"
+      @look="look"
+      @cost="(d) => router.push(`/margin/${encodeURIComponent(d.key)}`)"
+    />
     <EmptyState v-else :title="sheaf.decisions.size ? 'Nothing here fits' : 'Nothing is decided in this sheaf yet'">
       <p class="quiet">
         Look through the finds and press <kbd>K</kbd> to keep, <kbd>H</kbd> to hold or <kbd>D</kbd> to drop. Every step
@@ -172,31 +149,15 @@ header {
   gap: 14px;
 }
 .name {
-  font: 650 22px var(--heading);
-  border: 1px solid transparent;
-  border-radius: 6px;
-  background: none;
   width: 280px;
-  padding: 2px 4px;
 }
-.name:hover,
-.name:focus {
-  border-color: var(--line);
-  background: var(--panel);
+.name :deep(.n-input__input-el) {
+  font: 650 22px var(--heading);
 }
 nav {
   display: flex;
   gap: 4px;
   flex: 1;
-}
-.tab {
-  padding: 3px 10px;
-  border-radius: 6px;
-}
-.tab.on {
-  background: var(--slate-soft);
-  color: var(--slate);
-  font-weight: 600;
 }
 .search {
   width: 260px;
@@ -205,10 +166,5 @@ nav {
   flex: 1;
   border-bottom: 0;
   border-radius: 8px 8px 0 0;
-}
-thead th {
-  position: sticky;
-  top: 0;
-  background: var(--panel);
 }
 </style>

@@ -2,6 +2,7 @@
 import type { SinceDecided } from '@sickle/core/verdict'
 import { count, signed } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 /** What has become of what is kept or held since it was decided. */
 defineProps<{ changes: SinceDecided[]; watched: number }>()
@@ -17,7 +18,7 @@ const rules = useRules()
         watched === 0 ? 'Nothing is kept or held in this sheaf yet.' : `Nothing of note changed in ${count(watched)}.`
       }}
     </p>
-    <button v-for="c in changes" :key="c.key" class="bare line" @click="$emit('open', c.key)">
+    <BareButton v-for="c in changes" :key="c.key" class="line" @click="$emit('open', c.key)">
       <span class="title">{{ c.title }}</span>
       <span v-if="c.gone" class="loss">its data are gone</span>
       <span v-if="c.profit" class="num"
@@ -28,7 +29,7 @@ const rules = useRules()
         >units {{ count(c.units[0]) }} →
         <b :class="c.units[1] < c.units[0] ? 'loss' : 'profit'">{{ count(c.units[1]) }}</b></span
       >
-    </button>
+    </BareButton>
   </section>
 </template>
 

@@ -4,6 +4,7 @@ import TrendLine from '@/shared/charts/TrendLine.vue'
 import { count, signedPercent } from '@/shared/format'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
+import BareButton from '@/shared/widgets/BareButton.vue'
 
 /** Items that move most in units, a line each; a line leads to the item. */
 const { before } = defineProps<{ title: string; none: string; rows: FindRow[]; before: string[] | null }>()
@@ -18,7 +19,7 @@ const isNew = (key: string) => before !== null && !before.includes(key)
   <section class="panel" :aria-label="title">
     <h2>{{ title }} <span class="quiet small">by units moved, 28 days against the 28 before</span></h2>
     <p v-if="rows.length === 0" class="quiet small">{{ none }}</p>
-    <button v-for="r in rows" :key="r.key" class="bare line" @click="$emit('open', r.key)">
+    <BareButton v-for="r in rows" :key="r.key" class="line" @click="$emit('open', r.key)">
       <GoodsPicture :src="r.picture" :title="r.title" :size="26" />
       <span class="title">{{ r.title }} <b v-if="isNew(r.key)" class="new">new here</b></span>
       <TrendLine :values="r.trend" :stage="r.stage" />
@@ -29,7 +30,7 @@ const isNew = (key: string) => before !== null && !before.includes(key)
       <span class="num growth" :class="{ profit: (r.growth ?? 0) > 0, loss: (r.growth ?? 0) < 0 }">{{
         pace(r.growth)
       }}</span>
-    </button>
+    </BareButton>
   </section>
 </template>
 

@@ -4,15 +4,15 @@ import { computed } from 'vue'
 import { recordKind } from '@sickle/core/records'
 import { describePlan, kindOfPlan } from '@sickle/core/scan'
 import { plural } from '@/shared/format'
-import { useLooks } from '@/shared/stores/looks'
+import { useVisits } from '@/shared/stores/visits'
 import { useScans } from '@/shared/stores/scans'
 import { useWorkspace } from '@/shared/stores/workspace'
 
 /** Jobs done since the last look: imports and scans, newest first. */
 const workspace = useWorkspace()
 const scans = useScans()
-const looks = useLooks()
-const since = computed(() => looks.before?.at ?? 0)
+const visits = useVisits()
+const since = computed(() => visits.before?.at ?? 0)
 const when = timeFormat('%-d %b, %H:%M')
 const lines = computed(() =>
   [

@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router'
 import type { FindRow } from '@sickle/core/engine'
 import { sinceDecided, type SinceDecided } from '@sickle/core/verdict'
 import { useServices } from '@/services/services'
-import { useLooks } from '@/shared/stores/looks'
+import { useVisits } from '@/shared/stores/visits'
 import { useQuery } from '@/shared/stores/query'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useWorkspace } from '@/shared/stores/workspace'
@@ -18,15 +18,15 @@ import KeptChanges from './KeptChanges.vue'
 const services = useServices()
 const workspace = useWorkspace()
 const sheaf = useSheaf()
-const looks = useLooks()
+const visits = useVisits()
 const query = useQuery()
 const router = useRouter()
 const movers = shallowRef<{ rising: FindRow[]; fading: FindRow[] }>({ rising: [], fading: [] })
 const changes = shallowRef<SinceDecided[]>([])
 const watched = computed(() => [...sheaf.kept, ...sheaf.held])
 const sinceWords = computed(() =>
-  looks.before
-    ? `What changed since ${timeFormat('%-d %B, %H:%M')(new Date(looks.before.at))}, and what waits for you.`
+  visits.before
+    ? `What changed since ${timeFormat('%-d %B, %H:%M')(new Date(visits.before.at))}, and what waits for you.`
     : 'What moves, and what waits for you.',
 )
 
@@ -42,7 +42,7 @@ async function look() {
   const rows = await services.engine.call('rows', [watched.value.map((d) => d.key)])
   const byKey = new Map(rows.map((r) => [r.key, r.row]))
   changes.value = watched.value.flatMap((d) => sinceDecided(d, byKey.get(d.key) ?? null) ?? [])
-  await looks.note(
+  await visits.note(
     ...((['rising', 'fading'] as const).map((m) => movers.value[m].map((r) => r.key)) as [string[], string[]]),
   )
 }
@@ -72,14 +72,14 @@ function open(key: string) {
           title="Rising"
           none="No item is rising beyond chance."
           :rows="movers.rising"
-          :before="looks.before?.rising ?? null"
+          :before="visits.before?.rising ?? null"
           @open="open"
         />
         <MoverList
           title="Fading"
           none="No item is fading beyond chance."
           :rows="movers.fading"
-          :before="looks.before?.fading ?? null"
+          :before="visits.before?.fading ?? null"
           @open="open"
         />
         <KeptChanges :changes="changes" :watched="watched.length" @open="open" />

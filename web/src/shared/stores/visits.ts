@@ -4,7 +4,7 @@ import { useServices } from '@/services/services'
 import { keptDocument } from './document'
 import { useWriteLock } from './write-lock'
 
-interface Looks {
+interface Visit {
   /** ms */
   at: number
   /** items that were rising or fading then */
@@ -13,12 +13,12 @@ interface Looks {
 }
 
 /** When the user looked last, and what there was to see: what is new is told against that. */
-export const useLooks = defineStore('looks', () => {
+export const useVisits = defineStore('looks', () => {
   const services = useServices()
   const writeLock = useWriteLock()
-  const kept = keptDocument<Looks | null>(services, 'looks', () => null)
-  /** the look before this one; fixed while the application is open */
-  const before = ref<Looks | null>(null)
+  const kept = keptDocument<Visit | null>(services, 'looks', () => null)
+  /** the visit before this one; fixed while the application is open */
+  const before = ref<Visit | null>(null)
   async function load(): Promise<void> {
     await kept.load()
     before.value = kept.value.value

@@ -1,0 +1,7 @@
+<script setup lang="ts">
+import { NTable } from 'naive-ui'
+</script>
+
+<template>
+  <NTable class="plain" size="small" :bordered="false" :bottom-bordered="false"><slot /></NTable>
+</template>
