@@ -1,6 +1,9 @@
 import { recordKind, type RecordKind } from '../records'
 import { lists, type ListName } from './contract'
 
+/** records that a source is asked for at once */
+export const pageSize = 200
+
 /** What is looked through, and how. */
 export type ScanBy = 'store' | 'term' | 'category' | 'ids'
 

@@ -1,9 +1,8 @@
-import { noLimits, type ReadPage, type ScanPlan } from '@sickle/core/scan'
+import { newScan, noLimits, type ReadPage, type ScanEntry, type ScanPlan } from '@sickle/core/scan'
 import { TableBuilder } from '@sickle/core/tables'
 import { openDatabase } from './database'
 import type { ImportEntry } from './schema'
 import { listImports, saveSegment, sweepUnfinished } from './imports'
-import { newScan, type ScanEntry } from './scan-entry'
 import { addScan, changeScan, dropScan, finishScan, keepPage, keptPages, listScans, pagesDone } from './scans'
 
 let n = 0

@@ -1,11 +1,10 @@
 import { Problem } from '@sickle/core/problem'
-import { noLimits, type ReadPage } from '@sickle/core/scan'
+import { newScan, noLimits, type ReadPage, type ScanEntry } from '@sickle/core/scan'
 import { fromStored, toStored, type Table } from '@sickle/core/tables'
 import type { RejectedRow } from '@sickle/core/intake'
 import { guardWrite } from './guard-write'
 import type { Database, ImportEntry } from './schema'
 import { wholeEntry } from './imports'
-import { newScan, type ScanEntry } from './scan-entry'
 import { isSound, sealed, type Sealed } from './seal'
 
 const ofScan = (id: string) => IDBKeyRange.bound([id, 0], [id, Infinity])
@@ -129,13 +128,18 @@ export async function finishScan(
   db: Database,
   scan: ScanEntry,
   entry: ImportEntry,
-  rejected: RejectedRow[],
-  headings: string[],
+  rejected: readonly RejectedRow[],
+  headings: readonly string[],
 ): Promise<void> {
   await guardWrite(async () => {
     const tx = db.transaction(['imports', 'columns', 'rejects', 'scans', 'scanPages'], 'readwrite')
     const whole = await wholeEntry(tx.objectStore('columns'), tx.objectStore('imports'), entry)
-    const refused = sealed(['rejects', entry.id], { headings, rejected, more: 0, doubts: [] })
+    const refused = sealed(['rejects', entry.id], {
+      headings: [...headings],
+      rejected: [...rejected],
+      more: 0,
+      doubts: [],
+    })
     void tx.objectStore('rejects').put(refused, entry.id)
     void tx.objectStore('imports').put(whole)
     void tx.objectStore('scans').put(sealed(place(scan.id), scan))

@@ -2,7 +2,7 @@ import type { DBSchema, IDBPDatabase, IDBPTransaction } from 'idb'
 import type { RejectedRow } from '@sickle/core/intake'
 import type { KindName } from '@sickle/core/records'
 import type { StoredColumn } from '@sickle/core/tables'
-import type { ScanEntry, ScanPage } from './scan-entry'
+import type { ScanEntry, ScanPage } from '@sickle/core/scan'
 import type { Sealed } from './seal'
 
 /** One import in the ledger. */

@@ -9,7 +9,7 @@ import type { Database, ImportEntry, RestingColumn } from './schema'
 import { documentNames, type DocumentName } from './document-forms'
 import { readDocument, setDocumentAside, writeDocument } from './documents'
 import { auditImport, enterImport, listImports, loadCaptures, loadSound, readRejects, saveSegment } from './imports'
-import { newScan } from './scan-entry'
+import { newScan } from '@sickle/core/scan'
 import { readSnapshot, snapshotPrint, writeSnapshot } from './snapshot'
 import { addScan, changeScan, dropSpoiltPages, keepPage, keptPages, listScans, pagesDone, readScan } from './scans'
 

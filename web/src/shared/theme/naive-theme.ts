@@ -12,6 +12,7 @@ export function naiveTheme(c: Palette): GlobalThemeOverrides {
       fontSizeSmall: '13px',
       borderRadius: '0',
     },
+    Checkbox: { border: `1px solid ${c.quiet}`, fontSizeSmall: '13px' },
     Radio: { fontSizeSmall: '13px', buttonHeightSmall: '26px', labelFontWeight: '400' },
     common: {
       fontFamily: "'IBM Plex Sans', system-ui, sans-serif",

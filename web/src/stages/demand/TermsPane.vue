@@ -109,10 +109,8 @@ header {
   min-height: 0;
 }
 .market {
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  background: var(--panel);
-  padding: 3px 4px;
+  flex: none;
+  width: 132px;
 }
 table.plain td {
   padding: 3px 6px;

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { describePlan, type ChangeSort, type ScanChange } from '@sickle/core/scan'
+import { describePlan, type ChangeSort, type ScanChange, type ScanEntry } from '@sickle/core/scan'
 import { count } from '@/shared/format'
 import { useScans } from '@/shared/stores/scans'
-import type { ScanEntry } from '@/storage/scan-entry'
 import HouseDrawer from '@/shared/widgets/HouseDrawer.vue'
 import ViewChoice from '@/shared/widgets/ViewChoice.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'

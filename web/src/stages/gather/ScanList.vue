@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { timeFormat } from 'd3'
 import { ref } from 'vue'
-import { describePlan, kindOfPlan, limitLabels, type LimitName } from '@sickle/core/scan'
+import { describePlan, kindOfPlan, limitLabels, type LimitName, type ScanEntry } from '@sickle/core/scan'
 import { count } from '@/shared/format'
 import { progressNote, useScans } from '@/shared/stores/scans'
-import type { ScanEntry } from '@/storage/scan-entry'
 import ScanChanges from './ScanChanges.vue'
 import BareButton from '@/shared/widgets/BareButton.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'

@@ -1,6 +1,7 @@
-import type { LimitName, ScanPlan } from '@sickle/core/scan'
-import type { RejectedRow } from '@sickle/core/intake'
-import type { StoredColumn } from '@sickle/core/tables'
+import type { RejectedRow } from '../intake'
+import type { StoredColumn } from '../tables'
+import type { LimitName } from './scan-filter'
+import type { ScanPlan } from './scan-plan'
 
 /** A scan as it stands. */
 export interface ScanEntry {
