@@ -1,4 +1,12 @@
-import { addSeries, stageOfLife, type SeasonIndex, type Stage, type StageOfLife, type UnitSeries } from '../demand'
+import {
+  addSeries,
+  rememberedGrowth,
+  stageOfLife,
+  type SeasonIndex,
+  type Stage,
+  type StageOfLife,
+  type UnitSeries,
+} from '../demand'
 import { recordCodec, TableBuilder, type Table } from '../tables'
 
 const codec = recordCodec({
@@ -20,11 +28,12 @@ const codec = recordCodec({
 /** Collects the stage of life of one item after another: it depends on sales alone, so it is worked out once. */
 export class LifeTable {
   readonly #builder = new TableBuilder(codec.columns)
+  readonly #growthOf = rememberedGrowth()
 
   /** @param list the series of an item's listings @param season of its category, where one is known */
   add(list: readonly UnitSeries[], season: SeasonIndex | null): void {
     const series = addSeries(list)
-    this.#builder.add(series ? codec.pack({ ...stageOfLife(series, { season }) }) : {})
+    this.#builder.add(series ? codec.pack({ ...stageOfLife(series, { season, growthOf: this.#growthOf }) }) : {})
   }
 
   finish(): Table {

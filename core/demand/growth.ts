@@ -15,23 +15,6 @@ export interface Growth {
  * @param exposure length of the later window / length of the earlier one
  */
 export function poissonGrowth(later: number, earlier: number, exposure = 1): Readonly<Growth> {
-  // Small counts in even windows come again and again over a workspace, and an exact interval takes long.
-  const isSmall = (count: number) => Number.isInteger(count) && count < most
-  const key = exposure === 1 && isSmall(later) && isSmall(earlier) ? later * most + earlier : null
-  const known = key === null ? undefined : worked.get(key)
-  if (known) return known
-  const growth = workOut(later, earlier, exposure)
-  if (key !== null) {
-    if (worked.size > 50_000) worked.clear()
-    worked.set(key, growth)
-  }
-  return growth
-}
-
-const most = 4096
-const worked = new Map<number, Readonly<Growth>>()
-
-function workOut(later: number, earlier: number, exposure: number): Growth {
   const n = later + earlier
   if (n === 0) return { ratio: null, low: null, high: null }
   const toGrowth = (share: number) => (share >= 1 ? Infinity : share / (1 - share) / exposure - 1)
@@ -41,5 +24,27 @@ function workOut(later: number, earlier: number, exposure: number): Growth {
     ratio: earlier === 0 ? null : later / earlier / exposure - 1,
     low: toGrowth(low),
     high: Number.isFinite(toGrowth(high)) ? toGrowth(high) : null,
+  }
+}
+
+/** most pairs that are remembered, and up to which count */
+const [mostPairs, most] = [50_000, 4096]
+
+/**
+ * The same, remembering what it worked out: small counts in even windows come again and again over a workspace, and an exact interval
+ * takes long. For whoever goes through many.
+ */
+export function rememberedGrowth(): typeof poissonGrowth {
+  const worked = new Map<number, Readonly<Growth>>()
+  const isSmall = (count: number) => Number.isInteger(count) && count < most
+  return (later, earlier, exposure = 1) => {
+    if (exposure !== 1 || !isSmall(later) || !isSmall(earlier)) return poissonGrowth(later, earlier, exposure)
+    const key = later * most + earlier
+    const known = worked.get(key)
+    if (known) return known
+    const growth = poissonGrowth(later, earlier)
+    if (worked.size >= mostPairs) worked.clear()
+    worked.set(key, growth)
+    return growth
   }
 }

@@ -77,7 +77,11 @@ const trendWeeks = 26
  */
 export function stageOfLife(
   series: UnitSeries,
-  { rules = stageRules, season = null }: { rules?: StageRules; season?: SeasonIndex | null } = {},
+  {
+    rules = stageRules,
+    season = null,
+    growthOf = poissonGrowth,
+  }: { rules?: StageRules; season?: SeasonIndex | null; growthOf?: typeof poissonGrowth } = {},
 ): StageOfLife {
   const end = lastDayOf(series)
   const observedDays = stepsKnown(series.values) * series.stepDays
@@ -85,7 +89,7 @@ export function stageOfLife(
   const own = allWeeks(series)
   const weeks = (season ? allWeeks(judged) : own).subarray(-trendWeeks)
   const slope = theilSenSlope(weeks)
-  const growth = growthOf(series, end)
+  const growth = recentGrowth(series, end, growthOf)
   const seasonless = season && withoutDrift(growth, indexOn(season, end - 14) / indexOn(season, end - 42))
   const facts = {
     slopePerWeek: slope === null ? null : Math.expm1(slope),
@@ -115,10 +119,10 @@ interface KnownGrowth extends Growth {
 }
 
 /** The last 28 days against the 28 before; unknown with fewer than 14 known days in either. */
-function growthOf(series: UnitSeries, end: number): KnownGrowth {
+function recentGrowth(series: UnitSeries, end: number, growthOf: typeof poissonGrowth): KnownGrowth {
   const [later, earlier] = [sumWindow(series, end, 28), sumWindow(series, end - 28, 28)]
   if (later.known < 14 || earlier.known < 14) return { ratio: null, low: null, high: null, units: null, before: null }
-  const growth = poissonGrowth(Math.round(later.units), Math.round(earlier.units), later.known / earlier.known)
+  const growth = growthOf(Math.round(later.units), Math.round(earlier.units), later.known / earlier.known)
   return { ...growth, units: later.units, before: earlier.units }
 }
 

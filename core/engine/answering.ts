@@ -1,7 +1,7 @@
 import { sumListings, type Catalog, type ListingSums, type SellerRules } from '../catalog'
 import { shareDifference, type Difference } from '../demand'
 import { textAt, textColumn } from '../tables'
-import { stemsOf } from '../words'
+import { rememberedStems, stemsOf } from '../words'
 import { fold, type TextSearch } from './text-search'
 
 /** Listings whose titles have every word of a phrase, in whatever form and order. */
@@ -17,9 +17,10 @@ export function listingsAnswering(
   const beginnings = wanted.map((s) => /^\d+/.exec(s)?.[0] ?? fold(s).slice(0, Math.max(2, s.length - 1)))
   const hits = beginnings.map((text) => search.rowsWith(text, 'title'))
   const titles = textColumn(listings, 'title')
+  const stem = rememberedStems()
   for (let row = 0; row < listings.rows; row++) {
     if (!hits.every((h) => h[row] === 1)) continue
-    const there = new Set(stemsOf(textAt(titles, row) ?? ''))
+    const there = new Set(stemsOf(textAt(titles, row) ?? '', stem))
     if (wanted.every((stem) => there.has(stem))) found.add(row)
   }
   return found

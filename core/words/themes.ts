@@ -1,6 +1,6 @@
 import { classTfIdf } from './class-tf-idf'
 import { isColour } from '../goods'
-import { praise, titleRuns, withoutNested, WrittenForms, type TitleRun } from './title-words'
+import { praise, rememberedStems, titleRuns, withoutNested, WrittenForms, type TitleRun } from './title-words'
 
 /** A narrow theme: listings whose titles share runs of words that most others do not have. */
 export interface Theme {
@@ -23,7 +23,8 @@ const mostPhrases = 3
  * counts, colours and praise are no themes. Largest first; a title may belong to several.
  */
 export function themesOf(titles: readonly string[]): Theme[] {
-  const runs = titles.map((t) => titleRuns(t, longest).filter(isTelling))
+  const stem = rememberedStems()
+  const runs = titles.map((t) => titleRuns(t, longest, stem).filter(isTelling))
   const places = placesByRun(runs)
   const isRare = (run: string) => (places.get(run)?.length ?? 0) <= mostShare * titles.length
   // What names the whole category stands at no end of a theme: 'raised bed', not 'planner raised bed'.

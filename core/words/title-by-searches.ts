@@ -1,4 +1,4 @@
-import { isSmall, stemOf, stemsOf, wordsOf } from './title-words'
+import { isSmall, rememberedStems, stemsOf, wordsOf } from './title-words'
 
 /** A phrase that buyers search for. */
 export interface Searched {
@@ -78,15 +78,17 @@ interface Word {
 /** Every word of the titles by its stem, in its commonest form, with where it mostly stands. */
 function wordsInOrder(titles: readonly string[]): Map<string, Word> {
   const met = new Map<string, { forms: Map<string, number>; places: number[]; titles: Set<string> }>()
+  const stemOf = rememberedStems()
   for (const title of titles) {
     const words = wordsOf(title)
     words.forEach((w, i) => {
       if (isSmall(w)) return
-      const known = met.get(stemOf(w)) ?? { forms: new Map<string, number>(), places: [], titles: new Set<string>() }
+      const stem = stemOf(w)
+      const known = met.get(stem) ?? { forms: new Map<string, number>(), places: [], titles: new Set<string>() }
       known.forms.set(w, (known.forms.get(w) ?? 0) + 1)
       known.places.push(i / words.length)
       known.titles.add(title)
-      met.set(stemOf(w), known)
+      met.set(stem, known)
     })
   }
   return new Map(
@@ -100,8 +102,9 @@ function wordsInOrder(titles: readonly string[]): Map<string, Word> {
 /** Phrases with their stems; one searched for on several markets counts once, with all its searches. */
 function merged(searched: readonly Searched[]): (Searched & { stems: string[] })[] {
   const byPhrase = new Map<string, Searched & { stems: string[] }>()
+  const stem = rememberedStems()
   for (const { phrase, searches } of searched) {
-    const stems = stemsOf(phrase)
+    const stems = stemsOf(phrase, stem)
     const key = [...stems].sort().join(' ')
     const known = byPhrase.get(key)
     if (known) known.searches += searches

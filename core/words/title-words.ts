@@ -34,15 +34,20 @@ export function wordsOf(text: string): string[] {
  * @example stemOf('feeders') // 'feeder'
  */
 export function stemOf(w: string): string {
-  const known = stems.get(w)
-  if (known !== undefined) return known
-  // Titles say the same few thousand words over and over; those of a file without end are not kept.
-  if (stems.size > 50_000) stems.clear()
-  const stem = stemmer(w)
-  stems.set(w, stem)
-  return stem
+  return stemmer(w)
 }
-const stems = new Map<string, string>()
+
+/** The same, remembering words it met: titles say the same few thousand over and over. For whoever goes through many. */
+export function rememberedStems(): typeof stemOf {
+  const stems = new Map<string, string>()
+  return (w) => {
+    const known = stems.get(w)
+    if (known !== undefined) return known
+    const stem = stemOf(w)
+    stems.set(w, stem)
+    return stem
+  }
+}
 
 /**
  * The words of a phrase by their stems, each once, joining words left out: in which form and order buyers and sellers write them does
@@ -50,8 +55,8 @@ const stems = new Map<string, string>()
  *
  * @example stemsOf('Feeders for windows') // ['feeder', 'window']
  */
-export function stemsOf(phrase: string): string[] {
-  return [...new Set(wordsOf(phrase).flatMap((w) => (isSmall(w) ? [] : stemOf(w))))]
+export function stemsOf(phrase: string, stem = stemOf): string[] {
+  return [...new Set(wordsOf(phrase).flatMap((w) => (isSmall(w) ? [] : stem(w))))]
 }
 
 /** Whether a word only joins others: it says nothing by itself. */
@@ -62,9 +67,9 @@ export const isSmall = (w: string) => small.has(w)
  *
  * @example titleRuns('Feeders for windows').map((r) => r.stems) // ['feeder', 'feeder for window', 'window']
  */
-export function titleRuns(title: string, longest = longestRun): TitleRun[] {
+export function titleRuns(title: string, longest = longestRun, stem = stemOf): TitleRun[] {
   const words = wordsOf(title)
-  const stemmed = words.map((w) => stemOf(w))
+  const stemmed = words.map((w) => stem(w))
   const runs = new Map<string, TitleRun>()
   words.forEach((first, from) => {
     if (isSmall(first)) return

@@ -1,7 +1,7 @@
 import cdf from '@stdlib/stats-base-dists-normal-cdf'
 import { falseDiscovery } from '../demand'
 import { logOddsPrior, type WordCount, type WordPull } from './log-odds'
-import { longestRun, titleRuns, withoutNested, WrittenForms } from './title-words'
+import { longestRun, rememberedStems, titleRuns, withoutNested, WrittenForms } from './title-words'
 
 export interface SoldTitle {
   title: string
@@ -65,8 +65,9 @@ export function wordsThatSell(titles: readonly SoldTitle[]): SellingWords | null
 function countRuns(titles: readonly SoldTitle[], median: number): { counts: WordCount[][]; forms: WrittenForms } {
   const byLength = Array.from({ length: longestRun }, () => new Map<string, WordCount>())
   const forms = new WrittenForms()
+  const stem = rememberedStems()
   for (const { title, units } of titles)
-    for (const run of titleRuns(title)) {
+    for (const run of titleRuns(title, longestRun, stem)) {
       const counts = byLength[run.length - 1] as Map<string, WordCount>
       const count = counts.get(run.stems) ?? { word: run.stems, first: 0, second: 0 }
       count[units > median ? 'first' : 'second']++

@@ -5,6 +5,7 @@ import { openDatabase } from '@/storage/database'
 import { engineMethods } from '@/workers/engine-methods'
 import { intakeMethods } from '@/workers/intake-methods'
 import { scanMethods } from '@/workers/scan-methods'
+import { fileOf } from './file-of'
 
 /** For tests: the application's services with the workers' own methods called in place, over a database in memory. */
 
@@ -29,22 +30,6 @@ const isFile = (value: unknown) =>
   typeof (value as { slice?: unknown } | null)?.slice === 'function' &&
   !Array.isArray(value) &&
   typeof value !== 'string'
-
-/** A file as the platform hands it over. */
-export function fileOf(name: string, content: string | Uint8Array): File {
-  const bytes = typeof content === 'string' ? new TextEncoder().encode(content) : content
-  const part = (from: number, to: number) => ({ arrayBuffer: () => Promise.resolve(bytes.slice(from, to).buffer) })
-  const stream = () => new ReadableStream({ start: (c) => (c.enqueue(bytes), c.close()) })
-  return {
-    name,
-    size: bytes.length,
-    lastModified: 1,
-    slice: part,
-    stream,
-    arrayBuffer: part(0, bytes.length).arrayBuffer,
-    text: () => Promise.resolve(new TextDecoder().decode(bytes)),
-  } as unknown as File
-}
 
 export interface TestBench {
   services: Services

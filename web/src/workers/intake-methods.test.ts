@@ -1,6 +1,7 @@
 import Papa from 'papaparse'
 import { unzipSync, strFromU8 } from 'fflate'
-import { bringAll, fileOf, listingsCsv, testBench } from '@/testing/workbench'
+import { fileOf } from '@/testing/file-of'
+import { bringAll, listingsCsv, testBench } from '@/testing/workbench'
 import { openDatabase } from '@/storage/database'
 import { listImports } from '@/storage/imports'
 

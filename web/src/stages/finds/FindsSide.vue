@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
-import { ref, watch } from 'vue'
+import { ref } from 'vue'
 import { useServices } from '@/services/services'
 import { downloadText } from '@/shared/download'
 import { count } from '@/shared/format'
@@ -12,18 +12,14 @@ import { facetLabels, facets, type Cut } from '@sickle/core/engine'
 import CutChanges from './CutChanges.vue'
 import FacetList from './FacetList.vue'
 import BareButton from '@/shared/widgets/BareButton.vue'
+import { useLatest } from '@/shared/use-latest'
 
 const query = useQuery()
 const workspace = useWorkspace()
 const services = useServices()
-const counts = ref<number[]>([])
 const fault = ref('')
-watch(
-  [() => query.cuts, () => workspace.version],
-  async () => {
-    counts.value = await services.engine.call('counts', [query.cuts.map((c) => plain(c.query)), []])
-  },
-  { immediate: true },
+const counts = useLatest([() => query.cuts, () => workspace.version], () =>
+  services.engine.call('counts', [query.cuts.map((c) => plain(c.query)), []]),
 )
 const dialog = useFileDialog({ accept: '.json', multiple: false })
 dialog.onChange((files) => void take(files))
@@ -52,7 +48,7 @@ const save = (cut: Cut) =>
     <ul>
       <li v-for="(c, i) in query.cuts" :key="c.name" :class="{ on: query.isUsed(c) }">
         <BareButton class="cut" @click="query.use(c)">
-          <span>{{ c.name }}</span><span class="quiet">{{ count(counts[i]) }}</span>
+          <span>{{ c.name }}</span><span class="quiet">{{ count(counts?.[i]) }}</span>
         </BareButton>
         <CutChanges v-if="query.isUsed(c)" :cut="c" />
         <span v-if="query.isUsed(c)" class="acts"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { ref, watch } from 'vue'
+import { computed } from 'vue'
 import { recordKinds } from '@sickle/core/records'
 import { rejectedAsTable } from '@sickle/core/intake'
 import { writeCsv } from '@sickle/core/notation'
@@ -12,25 +12,19 @@ import type { ImportEntry, Rejects } from '@/storage/schema'
 import { readRejects } from '@/storage/imports'
 import HouseDrawer from '@/shared/widgets/HouseDrawer.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'
+import { useLatest } from '@/shared/use-latest'
 
 const { entry } = defineProps<{ entry: ImportEntry | null }>()
 const emit = defineEmits<{ close: [] }>()
 const services = useServices()
-const rejects = ref<Rejects | null>(null)
-const fault = ref('')
-watch(
-  () => entry,
-  async (now) => {
-    fault.value = ''
-    rejects.value = now && (await read(now))
-  },
-)
-async function read(of: ImportEntry): Promise<Rejects | null> {
+const got = useLatest([() => entry], async () => entry && read(entry), { isClearedFirst: true })
+const rejects = computed(() => got.value?.rejects ?? null)
+const fault = computed(() => got.value?.fault ?? '')
+async function read(of: ImportEntry): Promise<{ rejects: Rejects | null; fault: string }> {
   try {
-    return await readRejects(await services.database(), of)
+    return { rejects: await readRejects(await services.database(), of), fault: '' }
   } catch (thrown) {
-    fault.value = toProblem(thrown).message
-    return null
+    return { rejects: null, fault: toProblem(thrown).message }
   }
 }
 function download() {

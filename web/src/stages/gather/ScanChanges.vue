@@ -1,17 +1,18 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
-import { describePlan, type ChangeSort, type ScanChange, type ScanEntry } from '@sickle/core/scan'
+import { computed, ref, watch } from 'vue'
+import { describePlan, type ChangeSort, type ScanEntry } from '@sickle/core/scan'
 import { count } from '@/shared/format'
 import { useScans } from '@/shared/stores/scans'
 import HouseDrawer from '@/shared/widgets/HouseDrawer.vue'
 import ViewChoice from '@/shared/widgets/ViewChoice.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'
+import { useLatest } from '@/shared/use-latest'
 
 /** What one look differs in from the look before it. */
 const { scan } = defineProps<{ scan: ScanEntry | null }>()
 const emit = defineEmits<{ close: [] }>()
 const scans = useScans()
-const changes = shallowRef<ScanChange[] | null>(null)
+const changes = useLatest([() => scan], async () => scan && scans.changes(scan), { isClearedFirst: true })
 const sort = ref<ChangeSort>('new')
 const sorts: { value: ChangeSort; label: string }[] = [
   { value: 'new', label: 'New' },
@@ -21,15 +22,7 @@ const sorts: { value: ChangeSort; label: string }[] = [
   { value: 'rising', label: 'Rising' },
   { value: 'fading', label: 'Fading' },
 ]
-watch(
-  () => scan,
-  async (now) => {
-    changes.value = null
-    if (!now) return
-    changes.value = await scans.changes(now)
-    sort.value = sorts.find((s) => countOf(s.value) > 0)?.value ?? 'new'
-  },
-)
+watch(changes, (now) => now && (sort.value = sorts.find((s) => countOf(s.value) > 0)?.value ?? 'new'))
 const countOf = (which: ChangeSort) => changes.value?.filter((c) => c.sort === which).length ?? 0
 const views = computed(() => sorts.map((s) => ({ ...s, n: count(countOf(s.value)) })))
 const shown = computed(() => (changes.value ?? []).filter((c) => c.sort === sort.value).slice(0, 500))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NAutoComplete, NButton } from 'naive-ui'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { recordKind } from '@sickle/core/records'
 import { describeLimits, idsOf, lists, noLimits, type ListName, type ScanBy } from '@sickle/core/scan'
 import { count } from '@/shared/format'
@@ -11,6 +11,7 @@ import ScanLimitFields from './ScanLimitFields.vue'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
 import BareButton from '@/shared/widgets/BareButton.vue'
 import HouseSelect from '@/shared/widgets/HouseSelect.vue'
+import { useLatest } from '@/shared/use-latest'
 
 /** Asks for a scan: of which source, what, and what is left out on the way. */
 const scans = useScans()
@@ -19,8 +20,16 @@ const list = ref<ListName>('listings')
 const by = ref<ScanBy>('term')
 const value = ref('')
 const limits = ref(plain(noLimits))
-const fault = ref('')
-const about = shallowRef<Awaited<ReturnType<typeof scans.about>> | null>(null)
+const asked = useLatest([source], () => askAbout(source.value), { isClearedFirst: true })
+const about = computed(() => asked.value?.about ?? null)
+const fault = computed(() => asked.value?.fault ?? '')
+async function askAbout(id: string) {
+  try {
+    return { about: id === '' ? null : await scans.about(id), fault: '' }
+  } catch (thrown) {
+    return { about: null, fault: toProblem(thrown).message }
+  }
+}
 const ways: { value: ScanBy; label: string; hint: string }[] = [
   { value: 'term', label: 'Term', hint: 'Words buyers use' },
   { value: 'store', label: 'Store', hint: 'Name of the store' },
@@ -43,20 +52,6 @@ watch(offered, (now) => {
 watch(
   () => scans.sources,
   (list) => (source.value ||= list[0]?.id ?? ''),
-  { immediate: true },
-)
-watch(
-  source,
-  async (now) => {
-    about.value = null
-    fault.value = ''
-    if (now === '') return
-    try {
-      about.value = await scans.about(now)
-    } catch (thrown) {
-      fault.value = toProblem(thrown).message
-    }
-  },
   { immediate: true },
 )
 const known = computed(() => {

@@ -16,27 +16,13 @@ import { servicesKey, type Services } from '@/services/services'
 import { useJobs } from '@/shared/stores/jobs'
 import { useSettings } from '@/shared/stores/settings'
 import { openDatabase } from '@/storage/database'
+import { fileOf } from '@/testing/file-of'
 import { until } from '@/testing/until'
 import { useGather } from './gather-store'
 
 const recogniser = new Recogniser()
 const now = Date.UTC(2026, 11, 1)
 let n = 0
-
-/** A file as the platform hands it over. */
-function fileOf(name: string, text: string): File {
-  const bytes = new TextEncoder().encode(text)
-  const part = (from: number, to: number) => ({ arrayBuffer: () => Promise.resolve(bytes.slice(from, to).buffer) })
-  const stream = () => new ReadableStream({ start: (c) => (c.enqueue(bytes), c.close()) })
-  return {
-    name,
-    size: bytes.length,
-    lastModified: 1,
-    slice: part,
-    stream,
-    arrayBuffer: part(0, bytes.length).arrayBuffer,
-  } as unknown as File
-}
 
 /** The gather store over workers that do in place what the real ones do. */
 function setup(name = `gather-${n++}`) {

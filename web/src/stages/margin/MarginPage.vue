@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { Item } from '@sickle/core/catalog'
 import { useServices } from '@/services/services'
 import { percent } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
@@ -21,6 +20,7 @@ import TheTornado from './TheTornado.vue'
 import TheWaterfall from './TheWaterfall.vue'
 import { useCosting } from './use-costing'
 import BareButton from '@/shared/widgets/BareButton.vue'
+import { useLatest } from '@/shared/use-latest'
 
 const route = useRoute()
 const router = useRouter()
@@ -28,7 +28,6 @@ const services = useServices()
 const workspace = useWorkspace()
 const rules = useRules()
 const sheaf = useSheaf()
-const item = shallowRef<Item | null>(null)
 const market = ref('')
 const fees = ref(false)
 /** the market whose fees are asked for by name, whatever item is costed */
@@ -36,15 +35,13 @@ const feesOf = computed(() => (typeof route.query.fees === 'string' ? route.quer
 watch(feesOf, (asked) => asked !== '' && (fees.value = true), { immediate: true })
 watch(fees, (open) => !open && feesOf.value !== '' && void router.replace({ query: {} }))
 const key = computed(() => [route.params.key].flat().join('/') || sheaf.kept[0]?.key || sheaf.held[0]?.key || '')
-watch(
-  [key, () => workspace.version],
-  async ([now], before) => {
-    item.value = now ? await services.engine.call('item', [now]) : null
-    const moved = before[0] !== now || !item.value?.markets.includes(market.value)
-    if (item.value && moved) market.value = item.value.best?.market ?? item.value.markets[0] ?? ''
-  },
-  { immediate: true },
+const item = useLatest([key, () => workspace.version], async () =>
+  key.value ? services.engine.call('item', [key.value]) : null,
 )
+watch(item, (now, before) => {
+  const moved = before?.key !== now?.key || !now?.markets.includes(market.value)
+  if (now && moved) market.value = now.best?.market ?? now.markets[0] ?? ''
+})
 const costing = useCosting(item, market)
 const setPrice = (e4: number | null) => item.value && void rules.setPrice(item.value.key, market.value, e4)
 let later: ReturnType<typeof setTimeout> | undefined

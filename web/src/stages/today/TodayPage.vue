@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { timeFormat } from 'd3'
-import { computed, onMounted, shallowRef, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { FindRow } from '@sickle/core/engine'
-import { sinceDecided, type SinceDecided } from '@sickle/core/verdict'
+import { sinceDecided } from '@sickle/core/verdict'
 import { useServices } from '@/services/services'
 import { useVisits } from '@/shared/stores/visits'
 import { useQuery } from '@/shared/stores/query'
@@ -14,6 +14,7 @@ import SinceList from './SinceList.vue'
 import WaitingList from './WaitingList.vue'
 import AgeMark from '@/shared/widgets/AgeMark.vue'
 import KeptChanges from './KeptChanges.vue'
+import { useLatest } from '@/shared/use-latest'
 
 const services = useServices()
 const workspace = useWorkspace()
@@ -21,8 +22,6 @@ const sheaf = useSheaf()
 const visits = useVisits()
 const query = useQuery()
 const router = useRouter()
-const movers = shallowRef<{ rising: FindRow[]; fading: FindRow[] }>({ rising: [], fading: [] })
-const changes = shallowRef<SinceDecided[]>([])
 const watched = computed(() => [...sheaf.kept, ...sheaf.held])
 const sinceWords = computed(() =>
   visits.before
@@ -31,21 +30,22 @@ const sinceWords = computed(() =>
 )
 
 watch(
-  () => [workspace.version, workspace.state, watched.value.map((d) => d.key).join()],
-  () => void look(),
+  () => workspace.empty,
+  (empty) => empty && void router.replace('/gather'),
+  { immediate: true },
 )
-onMounted(() => void look())
-async function look() {
-  if (workspace.empty) return void router.replace('/gather')
-  if (workspace.state !== 'ready') return
-  movers.value = await services.engine.call('movers', [6])
-  const rows = await services.engine.call('rows', [watched.value.map((d) => d.key)])
+const seen = useLatest([() => workspace.version, () => watched.value.map((d) => d.key).join()], async () => {
+  if (workspace.version === 0) return null
+  const decisions = watched.value
+  const movers = await services.engine.call('movers', [6])
+  const rows = await services.engine.call('rows', [decisions.map((d) => d.key)])
   const byKey = new Map(rows.map((r) => [r.key, r.row]))
-  changes.value = watched.value.flatMap((d) => sinceDecided(d, byKey.get(d.key) ?? null) ?? [])
-  await visits.note(
-    ...((['rising', 'fading'] as const).map((m) => movers.value[m].map((r) => r.key)) as [string[], string[]]),
-  )
-}
+  return { movers, changes: decisions.flatMap((d) => sinceDecided(d, byKey.get(d.key) ?? null) ?? []) }
+})
+const movers = computed(() => seen.value?.movers ?? { rising: [], fading: [] })
+const changes = computed(() => seen.value?.changes ?? [])
+const keysOf = (rows: readonly FindRow[]) => rows.map((r) => r.key)
+watch(seen, (now) => now && void visits.note(keysOf(now.movers.rising), keysOf(now.movers.fading)))
 function open(key: string) {
   query.selected = key
   void router.push('/finds')
