@@ -7,6 +7,7 @@ import { plain } from '@/storage/plain'
 import { documentForms, type DocumentName, type InParts, type PartChanges } from '@/storage/document-forms'
 import { changesOf, readDocument, setDocumentAside, writeDocument } from '@/storage/documents'
 import { journalOf } from './journal'
+import type { Database } from '@/storage/schema'
 import { useSetAside } from './set-aside'
 import { useWriteLock } from './write-lock'
 
@@ -36,16 +37,7 @@ export function keptDocument<T>(services: Services, name: DocumentName, initial:
   const journal = journalOf(services, name)
 
   async function load() {
-    const db = await services.database()
-    let stored: unknown = null
-    try {
-      stored = await readDocument(db, name)
-    } catch (thrown) {
-      const problem = toProblem(thrown)
-      if (problem.code !== 'document-spoilt') throw problem
-      setAside.tell(problem.message)
-      if (writeLock.role === 'writer') await setDocumentAside(db, name)
-    }
+    const stored = await readOrSetAside(await services.database(), name, { writeLock, setAside })
     value.value = resting = stored === null ? initial() : (stored as T)
     atRest = stored as T | null
     if (writeLock.role === 'writer') await takeUp()
@@ -63,7 +55,7 @@ export function keptDocument<T>(services: Services, name: DocumentName, initial:
   async function set(next: T): Promise<void> {
     writeLock.assertWriter()
     const changes = changesOf(name, next, atRest)
-    const fault = changes ? faultInParts(changes) : firstFault(schema, plain(next))
+    const fault = changes ? faultInParts(inParts as InParts, changes) : firstFault(schema, plain(next))
     if (fault) throw new Problem('document-invalid', { name: label, reason: `${fault.where || 'it'} ${fault.what}` })
     journal.note(next, changes)
     value.value = next
@@ -85,14 +77,31 @@ export function keptDocument<T>(services: Services, name: DocumentName, initial:
     writing = writing.then(write, write)
     return writing
   }
-  /** Of a document in parts only what is new is looked at: the rest was when it came. */
-  function faultInParts({ head, put }: PartChanges) {
-    const { headSchema, partSchema } = inParts as InParts
-    return (
-      firstFault(headSchema, plain(head)) ??
-      put.map(([, part]) => firstFault(partSchema, plain(part))).find((f) => f !== null) ??
-      null
-    )
-  }
   return { value, load, set }
+}
+
+/** Of a document in parts only what is new is looked at: the rest was when it came. */
+function faultInParts({ headSchema, partSchema }: InParts, { head, put }: PartChanges) {
+  return (
+    firstFault(headSchema, plain(head)) ??
+    put.map(([, part]) => firstFault(partSchema, plain(part))).find((f) => f !== null) ??
+    null
+  )
+}
+
+/** Reads a document; one that is not as it was kept is told of, put aside, and as if it were not there. */
+async function readOrSetAside(
+  db: Database,
+  name: DocumentName,
+  { writeLock, setAside }: { writeLock: { role: string }; setAside: { tell: (text: string) => void } },
+): Promise<unknown> {
+  try {
+    return await readDocument(db, name)
+  } catch (thrown) {
+    const problem = toProblem(thrown)
+    if (problem.code !== 'document-spoilt') throw problem
+    setAside.tell(problem.message)
+    if (writeLock.role === 'writer') await setDocumentAside(db, name)
+    return null
+  }
 }

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, shallowRef, toRaw, watch } from 'vue'
+import { computed, shallowRef, toRaw, watch, type ShallowRef } from 'vue'
 import type { Item } from '@sickle/core/catalog'
 import type { MayList } from '@sickle/core/clear'
 import { draftObstacles, makeDraft, refreshDraft, type Draft } from '@sickle/core/launch'
@@ -15,25 +15,8 @@ export const useDrafts = defineStore('drafts', () => {
   const services = useServices()
   const rules = useRules()
   const sheaf = useSheaf()
-  const workspace = useWorkspace()
   const drafts = keptDocument<Draft[]>(services, 'drafts', () => [])
-  const items = shallowRef(new Map<string, Item>())
-  const allowed = shallowRef(new Map<string, MayList>())
-  let asked = 0
-  watch(
-    [() => workspace.version, () => [...new Set(drafts.value.value.map((d) => d.item))].join('\n')],
-    async ([version, joined]) => {
-      const keys = joined === '' ? [] : joined.split('\n')
-      const mine = ++asked
-      if (version === 0 || keys.length === 0) return
-      const [found, may] = await Promise.all([
-        services.engine.call('itemsByKey', [keys]),
-        services.engine.call('allowedByKey', [keys]),
-      ])
-      if (mine === asked) [items.value, allowed.value] = [found, may]
-    },
-    { immediate: true },
-  )
+  const { items, allowed } = useDraftedItems(drafts.value)
   const options = (item: string, market: string) => ({
     rules: toRaw(rules.rules),
     corrections: toRaw(rules.corrections),
@@ -75,3 +58,27 @@ export const useDrafts = defineStore('drafts', () => {
   }
   return { load: drafts.load, all, items, obstaclesOf, draftItems, change, remove, take }
 })
+
+/** The items that drafts were made of, as they are now, and whether they may be listed. */
+function useDraftedItems(drafts: ShallowRef<Draft[]>) {
+  const services = useServices()
+  const workspace = useWorkspace()
+  const items = shallowRef(new Map<string, Item>())
+  const allowed = shallowRef(new Map<string, MayList>())
+  let asked = 0
+  watch(
+    [() => workspace.version, () => [...new Set(drafts.value.map((d) => d.item))].join('\n')],
+    async ([version, joined]) => {
+      const keys = joined === '' ? [] : joined.split('\n')
+      const mine = ++asked
+      if (version === 0 || keys.length === 0) return
+      const [found, may] = await Promise.all([
+        services.engine.call('itemsByKey', [keys]),
+        services.engine.call('allowedByKey', [keys]),
+      ])
+      if (mine === asked) [items.value, allowed.value] = [found, may]
+    },
+    { immediate: true },
+  )
+  return { items, allowed }
+}

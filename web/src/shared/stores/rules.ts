@@ -1,9 +1,10 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { areFeesAssumed, noCorrections, plainRules, type Corrections, type SellerRules } from '@sickle/core/catalog'
-import type { CostInputs, FeeSchedule } from '@sickle/core/margin'
+import type { FeeSchedule } from '@sickle/core/margin'
 import { plain } from '@/storage/plain'
 import { useServices } from '@/services/services'
+import { correctionsByHand } from './corrections'
 import { keptDocument } from './document'
 import { useSteps } from './steps'
 
@@ -16,31 +17,8 @@ interface Stand {
 
 /** What the seller settled: money rules, corrections by hand, and the prices set in Margin. Each change is a step that can be taken back. */
 export const useRules = defineStore('rules', () => {
-  const services = useServices()
-  const steps = useSteps()
-  const rules = keptDocument<SellerRules>(services, 'rules', () => plainRules('EUR'))
-  const corrections = keptDocument<Corrections>(services, 'corrections', () => noCorrections)
-  /** item key + market → price in E4 of the home currency */
-  const prices = keptDocument<Record<string, number>>(services, 'prices', () => ({}))
-  /** rises when a step was taken back or made again: what follows from the rules has to follow */
-  const moved = ref(0)
-
-  const load = () => Promise.all([rules.load(), corrections.load(), prices.load()])
-  const snapshot = () => ({ rules: plain(rules.value.value), corrections: plain(corrections.value.value) })
-  const stand = (): Stand => ({ ...snapshot(), prices: plain(prices.value.value) })
-
-  async function goTo(then: Stand): Promise<void> {
-    await Promise.all([rules.set(then.rules), corrections.set(then.corrections), prices.set(then.prices)])
-    moved.value++
-  }
-  /** Changes something, and notes how to take it back. @param label what it was, behind "Take back:" */
-  async function step(label: string, change: () => Promise<void>): Promise<void> {
-    const before = stand()
-    await change()
-    const after = stand()
-    steps.note({ label, undo: () => goTo(before), redo: () => goTo(after) })
-  }
-  const correct = (some: Partial<Corrections>) => corrections.set({ ...corrections.value.value, ...some })
+  const { rules, corrections, prices, moved, load, snapshot, step } = useMoneyDocuments()
+  const { correct, ...byHand } = correctionsByHand(corrections, step)
 
   /** Rules to begin with, such as the demo's: no step of the seller's. */
   const begin = (next: SellerRules) => rules.set(next)
@@ -49,43 +27,6 @@ export const useRules = defineStore('rules', () => {
     const others = rules.value.value.schedules.filter((s) => s.market !== schedule.market)
     const schedules = [...others, schedule].sort((a, b) => (a.market < b.market ? -1 : 1))
     return step(`the fees of ${schedule.market}`, () => rules.set({ ...rules.value.value, schedules }))
-  }
-  function setPack(key: string, pack: number | null): Promise<void> {
-    const { [key]: _, ...packs } = corrections.value.value.packs
-    return step('a pack count', () => correct({ packs: pack === null ? packs : { ...packs, [key]: pack } }))
-  }
-  function setOffer(item: string, offer: string | null): Promise<void> {
-    const { [item]: _, ...offers } = corrections.value.value.offers
-    return step('the choice of an offer', () =>
-      correct({ offers: offer === null ? offers : { ...offers, [item]: offer } }),
-    )
-  }
-  /** A listing that is not the goods of an item; null puts it back to where it was joined. */
-  function setApart(listing: string, from: string | null): Promise<void> {
-    const { [listing]: _, ...apart } = corrections.value.value.apart
-    const { [listing]: __, ...together } = corrections.value.value.together
-    return step('what is the same', () =>
-      correct({ apart: from === null ? apart : { ...apart, [listing]: from }, together }),
-    )
-  }
-  /** Listings that are the goods of another item; null undoes it. */
-  function setTogether(listings: readonly string[], item: string | null): Promise<void> {
-    const drop = new Set(listings)
-    const without = (of: Record<string, string>) => Object.fromEntries(Object.entries(of).filter(([k]) => !drop.has(k)))
-    const { apart, together } = corrections.value.value
-    const added = item === null ? {} : Object.fromEntries(listings.map((l) => [l, item]))
-    return step('what is the same', () =>
-      correct({ apart: without(apart), together: { ...without(together), ...added } }),
-    )
-  }
-  /** A cost of one item alone; undefined takes it back to the rules. */
-  function setOwnCost(item: string, some: Partial<CostInputs>): Promise<void> {
-    const own = Object.fromEntries(
-      Object.entries({ ...corrections.value.value.costs[item], ...some }).filter(([, v]) => v !== undefined),
-    )
-    const { [item]: _, ...others } = corrections.value.value.costs
-    const costs = Object.keys(own).length === 0 ? others : { ...others, [item]: own }
-    return step('a cost', () => correct({ costs }))
   }
   /** What was changed for one item becomes the rule for all. */
   function useForAll(item: string, costs: Partial<SellerRules['costs']>): Promise<void> {
@@ -114,13 +55,38 @@ export const useRules = defineStore('rules', () => {
     begin,
     set,
     setSchedule,
-    setPack,
-    setOffer,
-    setApart,
-    setTogether,
-    setOwnCost,
+    ...byHand,
     useForAll,
     setPrice,
     priceOf,
   }
 })
+
+/** The documents of money, and how all three go back to where they stood before a step. */
+function useMoneyDocuments() {
+  const services = useServices()
+  const steps = useSteps()
+  const rules = keptDocument<SellerRules>(services, 'rules', () => plainRules('EUR'))
+  const corrections = keptDocument<Corrections>(services, 'corrections', () => noCorrections)
+  /** item key + market → price in E4 of the home currency */
+  const prices = keptDocument<Record<string, number>>(services, 'prices', () => ({}))
+  /** rises when a step was taken back or made again: what follows from the rules has to follow */
+  const moved = ref(0)
+
+  const load = () => Promise.all([rules.load(), corrections.load(), prices.load()])
+  const snapshot = () => ({ rules: plain(rules.value.value), corrections: plain(corrections.value.value) })
+  const stand = (): Stand => ({ ...snapshot(), prices: plain(prices.value.value) })
+
+  async function goTo(then: Stand): Promise<void> {
+    await Promise.all([rules.set(then.rules), corrections.set(then.corrections), prices.set(then.prices)])
+    moved.value++
+  }
+  /** Changes something, and notes how to take it back. @param label what it was, behind "Take back:" */
+  async function step(label: string, change: () => Promise<void>): Promise<void> {
+    const before = stand()
+    await change()
+    const after = stand()
+    steps.note({ label, undo: () => goTo(before), redo: () => goTo(after) })
+  }
+  return { rules, corrections, prices, moved, load, snapshot, step }
+}

@@ -19,13 +19,9 @@ export interface SourceEntry {
 /** Scans of sources: they run in a worker, rest and go on, and come to be imports. */
 export const useScans = defineStore('scans', () => {
   const services = useServices()
-  const jobs = useJobs()
   const writeLock = useWriteLock()
-  const workspace = useWorkspace()
   const sources = shallowRef<SourceEntry[]>([])
-  const list = shallowRef<ScanEntry[]>([])
-  const finished = ref<ScanEntry | null>(null)
-  const running = new Map<string, AbortController>()
+  const { list, finished, show, run, pause, cancel, resumeAll } = useScanRuns()
 
   /** Scans that ran when the tab was closed go on by themselves. */
   async function load(): Promise<void> {
@@ -33,19 +29,11 @@ export const useScans = defineStore('scans', () => {
     void fetchSources()
     if (writeLock.role === 'writer') resumeAll()
   }
-  function resumeAll(): void {
-    for (const scan of list.value) if (scan.state === 'running' && !running.has(scan.id)) void run(scan)
-  }
   async function fetchSources(): Promise<void> {
     const response = await fetch('/api/sources').catch(() => null)
     if (response?.ok) sources.value = (await response.json()) as SourceEntry[]
   }
   const about = (source: string) => services.scan.call('about', [source])
-
-  function show(scan: ScanEntry): void {
-    const others = list.value.filter((s) => s.id !== scan.id)
-    list.value = [scan, ...others].sort((a, b) => b.startedAt - a.startedAt)
-  }
 
   async function start(plan: ScanPlan): Promise<void> {
     writeLock.assertWriter()
@@ -59,7 +47,35 @@ export const useScans = defineStore('scans', () => {
     show(scan)
     void run(scan)
   }
+  const resume = (scan: ScanEntry) => void run(scan)
+  /** The same again on what the source says now. */
+  const again = (scan: ScanEntry) => start(scan.plan)
+  const changes = (scan: ScanEntry): Promise<ScanChange[]> => services.scan.call('changes', [scan.id])
 
+  writeLock.onNews((news) => {
+    if (news.about === 'data')
+      void services
+        .database()
+        .then(listScans)
+        .then((now) => (list.value = now))
+  })
+  return { sources, list, finished, load, about, start, pause, resume, cancel, again, changes, resumeAll }
+})
+
+/** The scans that there are, those under way, and their places in the tray. */
+function useScanRuns() {
+  const services = useServices()
+  const jobs = useJobs()
+  const writeLock = useWriteLock()
+  const workspace = useWorkspace()
+  const list = shallowRef<ScanEntry[]>([])
+  const finished = ref<ScanEntry | null>(null)
+  const running = new Map<string, AbortController>()
+
+  function show(scan: ScanEntry): void {
+    const others = list.value.filter((s) => s.id !== scan.id)
+    list.value = [scan, ...others].sort((a, b) => b.startedAt - a.startedAt)
+  }
   async function run(scan: ScanEntry): Promise<void> {
     writeLock.assertWriter()
     const controller = new AbortController()
@@ -93,27 +109,18 @@ export const useScans = defineStore('scans', () => {
   }
 
   const pause = (id: string) => running.get(id)?.abort()
-  const resume = (scan: ScanEntry) => void run(scan)
   async function cancel(id: string): Promise<void> {
     writeLock.assertWriter()
     list.value = list.value.filter((s) => s.id !== id)
     running.get(id)?.abort()
     await dropScan(await services.database(), id)
   }
-  /** The same again on what the source says now. */
-  const again = (scan: ScanEntry) => start(scan.plan)
-  const changes = (scan: ScanEntry): Promise<ScanChange[]> => services.scan.call('changes', [scan.id])
-
-  writeLock.onNews((news) => {
-    if (news.about === 'data')
-      void services
-        .database()
-        .then(listScans)
-        .then((now) => (list.value = now))
-  })
+  function resumeAll(): void {
+    for (const scan of list.value) if (scan.state === 'running' && !running.has(scan.id)) void run(scan)
+  }
   writeLock.onLoss(() => running.forEach((r) => r.abort()))
-  return { sources, list, finished, load, about, start, pause, resume, cancel, again, changes, resumeAll }
-})
+  return { list, finished, show, run, pause, cancel, resumeAll }
+}
 
 /** Where a scan stands, in a line. */
 export function progressNote({ total, taken, rejected, discarded, retries }: ScanEntry): string {

@@ -29,43 +29,21 @@ export const useWorkspace = defineStore('workspace', () => {
   const services = useServices()
   const rules = useRules()
   const writeLock = useWriteLock()
-  const state = ref<'opening' | 'working' | 'ready' | 'failed'>('opening')
-  const failure = ref<string | null>(null)
-  const progress = ref(0)
+  const { work, ...engine } = useEngineWork()
+  const { state, summary, version } = engine
   const ledger = shallowRef<ImportEntry[]>([])
-  const summary = shallowRef<Summary>(nothing)
-  /** rises whenever answers of the engine may have changed */
-  const version = ref(0)
-
-  async function work(task: () => Promise<Summary>): Promise<void> {
-    state.value = 'working'
-    progress.value = 0
-    try {
-      summary.value = await task()
-      version.value++
-      state.value = 'ready'
-    } catch (thrown) {
-      failure.value = toProblem(thrown).message
-      state.value = 'failed'
-    }
+  const load = (onProgress: (done: unknown) => void) => {
+    const { rules: r, corrections } = rules.snapshot()
+    return services.engine.call('load', [r, corrections], { onProgress })
   }
-
   /** Reads ledger and data anew: after start and when another tab changed it. */
-  async function reload(): Promise<void> {
-    const { rules: r, corrections } = rules.snapshot()
-    await work(async () => {
+  const reload = () =>
+    work(async (onProgress) => {
       ledger.value = await listImports(await services.database())
-      return services.engine.call('load', [r, corrections], { onProgress: (p) => (progress.value = p as number) })
+      return load(onProgress)
     })
-  }
   /** Lets figures follow a change of rules or corrections. */
-  async function follow(): Promise<void> {
-    if (version.value === 0) return reload()
-    const { rules: r, corrections } = rules.snapshot()
-    await work(() =>
-      services.engine.call('load', [r, corrections], { onProgress: (p) => (progress.value = p as number) }),
-    )
-  }
+  const follow = () => (version.value === 0 ? reload() : work(load))
   /** Reads the data anew and lets the other tabs do the same. */
   async function renew(): Promise<void> {
     writeLock.tell({ about: 'data' })
@@ -79,30 +57,25 @@ export const useWorkspace = defineStore('workspace', () => {
   writeLock.onNews((news) => {
     if (news.about === 'data') void reload()
     if (news.about === 'everything') location.reload()
-    if (news.about === 'document' && (news.name === 'rules' || news.name === 'corrections'))
-      void rules.load().then(follow)
+    const isOfFigures = news.about === 'document' && (news.name === 'rules' || news.name === 'corrections')
+    if (isOfFigures) void rules.load().then(follow)
   })
   /** Looks through what rests once the screen stands: what was worked out last is no proof of it. */
   async function audit(): Promise<void> {
     // once something is found, nothing that was worked out is left: all is loaded anew, whatever came between
     if (state.value === 'ready' && (await services.engine.call('audit', []))) await reload()
   }
-  /** the ledger with what is set aside marked */
   const entries = computed(() => ledger.value.map((e) => ({ ...e, spoilt: e.spoilt ?? summary.value.spoilt[e.id] })))
-  const spoilt = computed(() => entries.value.filter((e) => e.spoilt !== undefined))
   /** whether it is not known yet if anything was gathered */
   const unread = computed(
     () => state.value === 'opening' || (state.value === 'working' && version.value === 0 && ledger.value.length === 0),
   )
   const empty = computed(() => state.value === 'ready' && ledger.value.length === 0)
   return {
-    state,
-    failure,
-    progress,
+    ...engine,
+    /** what was gathered, with what is set aside marked */
     ledger: entries,
-    spoilt,
-    summary,
-    version,
+    spoilt: computed(() => entries.value.filter((e) => e.spoilt !== undefined)),
     unread,
     empty,
     reload,
@@ -112,3 +85,27 @@ export const useWorkspace = defineStore('workspace', () => {
     remove,
   }
 })
+
+/** Whether the engine is up to date, and what it says of all there is. */
+function useEngineWork() {
+  const state = ref<'opening' | 'working' | 'ready' | 'failed'>('opening')
+  const failure = ref<string | null>(null)
+  const progress = ref(0)
+  const summary = shallowRef<Summary>(nothing)
+  /** rises whenever answers of the engine may have changed */
+  const version = ref(0)
+
+  async function work(task: (onProgress: (done: unknown) => void) => Promise<Summary>): Promise<void> {
+    state.value = 'working'
+    progress.value = 0
+    try {
+      summary.value = await task((done) => (progress.value = done as number))
+      version.value++
+      state.value = 'ready'
+    } catch (thrown) {
+      failure.value = toProblem(thrown).message
+      state.value = 'failed'
+    }
+  }
+  return { state, failure, progress, summary, version, work }
+}
