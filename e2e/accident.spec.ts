@@ -128,6 +128,14 @@ test('a scan begins without limits, and offers those of the last one by name', a
   await expect(form).toContainText('Only price from 12.')
 })
 
+async function bringBarred(page: Page): Promise<void> {
+  const barred =
+    'Market,What,Sort,Status\nMarrowgate,bird bath,phrase,Not allowed\nMarrowgate,Garden/Hooks,category,not restricted\n'
+  await chooseFiles(page, textFile('restricted.csv', barred))
+  await bringIn(page)
+  await expect(page.getByRole('region', { name: 'Ledger' }).getByText('restricted.csv')).toBeVisible()
+}
+
 test('drafts follow costs and fees, dropped and restricted items do not leave as ready, and all of it can be taken back', async ({
   page,
 }) => {
@@ -162,11 +170,7 @@ test('drafts follow costs and fees, dropped and restricted items do not leave as
   await page.keyboard.press('Control+z')
 
   await page.getByRole('link', { name: /^Gather/ }).click()
-  const barred =
-    'Market,What,Sort,Status\nMarrowgate,bird bath,phrase,Not allowed\nMarrowgate,Garden/Hooks,category,not restricted\n'
-  await chooseFiles(page, textFile('restricted.csv', barred))
-  await bringIn(page)
-  await expect(page.getByRole('region', { name: 'Ledger' }).getByText('restricted.csv')).toBeVisible()
+  await bringBarred(page)
   await page.getByRole('link', { name: /^Launch/ }).click()
   await expect(drafts.getByRole('row').filter({ hasText: 'bird bath' })).toContainText('not allowed')
   await expect(hooks).toContainText('ready')

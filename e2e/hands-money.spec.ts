@@ -1,10 +1,34 @@
 import Papa from 'papaparse'
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { bringIn, chooseFiles, decide, fill, findRow, go, small, textFile, textOf } from './steps'
 
 /** Costs, fees, rates, tax and drafts, control by control, on three goods that are worked out by hand. */
 
 const rowsOf = (text: string) => Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: true }).data
+
+/** The floor, the rule, and the ladder by mouse and by key. */
+async function priceFollows(page: Page): Promise<void> {
+  const profit = page.locator('[data-test=profit]')
+  const price = page.getByRole('textbox', { name: 'My price' })
+  await page.getByRole('button', { name: /^Floor/ }).click()
+  // least profit 2.00: p − 3.20 − 0.72 − 3 % of p − 20 % of what is above 10.00; below 10.00 that is p × 0.97 ≥ 5.92
+  await expect(price).toHaveValue('6.10')
+  await expect(profit).toHaveText('+2.00')
+  await page.getByRole('button', { name: /^By rule/ }).click()
+  await expect(price).toHaveValue('12.89')
+  const slider = page.getByRole('slider', { name: 'My price on the ladder' })
+  const box = (await slider.boundingBox())!
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width / 2, box.y - 60, { steps: 6 })
+  await page.mouse.up()
+  await expect(price).not.toHaveValue('12.89')
+  expect(Number(await price.inputValue())).toBeGreaterThan(12.89)
+  await slider.focus()
+  const before = Number(await price.inputValue())
+  await page.keyboard.press('ArrowUp')
+  await expect(price).toHaveValue((before + 0.01).toFixed(2))
+}
 
 test('every cost counts: the form, fee steps and files, the floor, the rule and the ladder', async ({ page }) => {
   await small(page)
@@ -57,25 +81,7 @@ test('every cost counts: the form, fee steps and files, the floor, the rule and 
   await page.getByRole('button', { name: 'Use it for all items' }).click()
   await expect(page.getByText('What stands out holds for this item only.')).toHaveCount(0)
 
-  const price = page.getByRole('textbox', { name: 'My price' })
-  await page.getByRole('button', { name: /^Floor/ }).click()
-  // least profit 2.00: p − 3.20 − 0.72 − 3 % of p − 20 % of what is above 10.00; below 10.00 that is p × 0.97 ≥ 5.92
-  await expect(price).toHaveValue('6.10')
-  await expect(profit).toHaveText('+2.00')
-  await page.getByRole('button', { name: /^By rule/ }).click()
-  await expect(price).toHaveValue('12.89')
-  const slider = page.getByRole('slider', { name: 'My price on the ladder' })
-  const box = (await slider.boundingBox())!
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
-  await page.mouse.down()
-  await page.mouse.move(box.x + box.width / 2, box.y - 60, { steps: 6 })
-  await page.mouse.up()
-  await expect(price).not.toHaveValue('12.89')
-  expect(Number(await price.inputValue())).toBeGreaterThan(12.89)
-  await slider.focus()
-  const before = Number(await price.inputValue())
-  await page.keyboard.press('ArrowUp')
-  await expect(price).toHaveValue((before + 0.01).toFixed(2))
+  await priceFollows(page)
 })
 
 test('rates and tax, refused where they make no sense, count in every price', async ({ page }) => {

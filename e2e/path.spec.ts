@@ -42,6 +42,22 @@ async function checkExport(csv: Download, jsonld: Download | null): Promise<stri
   return text
 }
 
+/** The same file brought back gives the same drafts. */
+async function comesBackTheSame(page: Page, text: string): Promise<void> {
+  await page.getByRole('button', { name: 'Remove', exact: true }).waitFor()
+  await page.getByLabel('Choose all drafts').check()
+  await page.getByRole('button', { name: 'Remove', exact: true }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Remove' }).click()
+  await expect(page.getByText('No drafts yet')).toBeVisible()
+  const chooser = page.waitForEvent('filechooser')
+  await page.getByRole('button', { name: 'Bring drafts from a file' }).click()
+  await (await chooser).setFiles(textFile('listings.csv', text))
+  await expect(page.locator('#stage').getByText('2 drafts', { exact: true })).toBeVisible()
+  const again = page.waitForEvent('download')
+  await page.getByRole('button', { name: /^Export 2 as CSV/ }).click()
+  expect(await textOf(await again)).toBe(text)
+}
+
 test('the whole path with the mouse, from first run to an exported file', async ({ page }) => {
   await page.goto('/')
   await chooseFiles(page, [textFile('market.csv', listingsCsv), textFile('supplier.csv', offersCsv)])
@@ -91,19 +107,7 @@ test('the whole path with the mouse, from first run to an exported file', async 
   await page.getByRole('button', { name: 'as JSON-LD' }).click()
   const text = await checkExport(await csv, await jsonld)
 
-  // The same file brought back gives the same drafts.
-  await page.getByRole('button', { name: 'Remove', exact: true }).waitFor()
-  await page.getByLabel('Choose all drafts').check()
-  await page.getByRole('button', { name: 'Remove', exact: true }).click()
-  await page.getByRole('dialog').getByRole('button', { name: 'Remove' }).click()
-  await expect(page.getByText('No drafts yet')).toBeVisible()
-  const chooser = page.waitForEvent('filechooser')
-  await page.getByRole('button', { name: 'Bring drafts from a file' }).click()
-  await (await chooser).setFiles(textFile('listings.csv', text))
-  await expect(page.locator('#stage').getByText('2 drafts', { exact: true })).toBeVisible()
-  const again = page.waitForEvent('download')
-  await page.getByRole('button', { name: /^Export 2 as CSV/ }).click()
-  expect(await textOf(await again)).toBe(text)
+  await comesBackTheSame(page, text)
 })
 
 async function press(page: Page, ...keys: string[]) {

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import Papa from 'papaparse'
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { bringIn, chooseFiles, chooseView, findRow, fixture, ledgerRow, sample, textOf } from './steps'
 
 test('files that no generator of ours made: read right, or asked about', async ({ page }) => {
@@ -71,16 +71,13 @@ interface TunaItem {
   margin: number
 }
 
-test('338 weeks of real sales, walked to a listing file; units, margins and ranking agree with R', async ({ page }) => {
-  const r = JSON.parse(readFileSync(fixture('tuna-expected.json'), 'utf8')) as {
-    ranking: string[]
-    items: TunaItem[]
-    lastDay: string
-  }
-  const course = JSON.parse(readFileSync(new URL('../core/demand/fixtures/r-tuna.json', import.meta.url), 'utf8')) as {
-    items: { months: number; fs: number; change: { day: number } }[]
-  }
-  const inWords = new Intl.DateTimeFormat('en-IE', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
+interface TunaCourse {
+  months: number
+  fs: number
+  change: { day: number }
+}
+
+async function atHomeInDollars(page: Page): Promise<void> {
   await page.goto('/settings')
   await page.getByLabel('Home currency').click()
   await page.keyboard.type('USD')
@@ -89,6 +86,51 @@ test('338 weeks of real sales, walked to a listing file; units, margins and rank
   // Cents are earned on a tin: the least profit is set to nothing.
   await page.getByLabel('Least profit').fill('0')
   await page.getByLabel('Least profit').press('Enter')
+}
+
+async function agreesWithR(page: Page, item: TunaItem, { months, fs, change }: TunaCourse): Promise<void> {
+  const inWords = new Intl.DateTimeFormat('en-IE', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
+  const look = page.getByRole('region', { name: 'Close look' })
+  const row = findRow(page, item.title)
+  await expect(row.locator('[role=gridcell]').nth(2)).toContainText(Math.round(item.units30).toLocaleString('en'))
+  await expect(row).toContainText(`+${item.profit.toFixed(2)}`)
+  await expect(row).toContainText(`${Math.round(item.margin * 100)} %`)
+  await row.click()
+  await expect(look.getByRole('heading', { name: item.title })).toBeVisible()
+  await expect(look).toContainText(`${item.growth > 0 ? '+' : '−'}${Math.abs(Math.round(item.growth * 100))} %`)
+  await expect(look).toContainText(`Little season: strength ${fs.toFixed(2)} over ${months} months`)
+  await expect(look).toContainText(`changed most around ${inWords.format(change.day * 86_400_000)}`)
+  await expect(look).toContainText('it takes daily figures of eight weeks')
+  await chooseView(page, 'Days shown', '28')
+  // The chart's table says units a day, week by week.
+  const weeks = await look.getByRole('table', { name: 'Units a day' }).getByRole('cell').allTextContents()
+  expect(weeks.map((t) => Number(t.replaceAll(',', '')))).toEqual(item.last4.map((u) => Math.round((u / 7) * 10) / 10))
+}
+
+async function exportsAsR(page: Page, items: readonly TunaItem[]): Promise<void> {
+  const csv = page.waitForEvent('download')
+  await page.getByRole('button', { name: /^Export 7 as CSV/ }).click()
+  const rows = Papa.parse<Record<string, string>>(await textOf(await csv), { header: true, skipEmptyLines: true }).data
+  for (const item of items) {
+    const row = rows.find((x) => x.item === `Openstall/${item.id}`)
+    const [price, goods] = [Math.round(item.price * 100) - 1, Math.round(item.wholesale * 100)]
+    expect(row?.currency).toBe('USD')
+    expect(Math.round(Number(row?.price) * 100)).toBe(price)
+    expect(Math.round(Number(row?.['expected profit']) * 100)).toBe(price - goods)
+    expect(Number(row?.margin)).toBeCloseTo((price - goods) / price, 9)
+  }
+}
+
+test('338 weeks of real sales, walked to a listing file; units, margins and ranking agree with R', async ({ page }) => {
+  const r = JSON.parse(readFileSync(fixture('tuna-expected.json'), 'utf8')) as {
+    ranking: string[]
+    items: TunaItem[]
+    lastDay: string
+  }
+  const course = JSON.parse(readFileSync(new URL('../core/demand/fixtures/r-tuna.json', import.meta.url), 'utf8')) as {
+    items: TunaCourse[]
+  }
+  await atHomeInDollars(page)
   await page.goto('/gather')
   await chooseFiles(page, [fixture('tuna-sales.csv'), fixture('tuna-wholesale.csv')])
   await bringIn(page, { market: 'Openstall' })
@@ -111,23 +153,7 @@ test('338 weeks of real sales, walked to a listing file; units, margins and rank
 
   const look = page.getByRole('region', { name: 'Close look' })
   for (const item of r.items) {
-    const row = findRow(page, item.title)
-    await expect(row.locator('[role=gridcell]').nth(2)).toContainText(Math.round(item.units30).toLocaleString('en'))
-    await expect(row).toContainText(`+${item.profit.toFixed(2)}`)
-    await expect(row).toContainText(`${Math.round(item.margin * 100)} %`)
-    await row.click()
-    await expect(look.getByRole('heading', { name: item.title })).toBeVisible()
-    await expect(look).toContainText(`${item.growth > 0 ? '+' : '−'}${Math.abs(Math.round(item.growth * 100))} %`)
-    const { months, fs, change } = course.items[r.items.indexOf(item)] as (typeof course.items)[number]
-    await expect(look).toContainText(`Little season: strength ${fs.toFixed(2)} over ${months} months`)
-    await expect(look).toContainText(`changed most around ${inWords.format(change.day * 86_400_000)}`)
-    await expect(look).toContainText('it takes daily figures of eight weeks')
-    await chooseView(page, 'Days shown', '28')
-    // The chart's table says units a day, week by week.
-    const weeks = await look.getByRole('table', { name: 'Units a day' }).getByRole('cell').allTextContents()
-    expect(weeks.map((t) => Number(t.replaceAll(',', '')))).toEqual(
-      item.last4.map((u) => Math.round((u / 7) * 10) / 10),
-    )
+    await agreesWithR(page, item, course.items[r.items.indexOf(item)] as TunaCourse)
     await look.getByRole('button', { name: /^Keep/ }).click()
   }
 
@@ -143,15 +169,5 @@ test('338 weeks of real sales, walked to a listing file; units, margins and rank
 
   await page.getByRole('button', { name: 'Draft listings' }).click()
   await page.getByRole('button', { name: /^Draft 7 kept items/ }).click()
-  const csv = page.waitForEvent('download')
-  await page.getByRole('button', { name: /^Export 7 as CSV/ }).click()
-  const rows = Papa.parse<Record<string, string>>(await textOf(await csv), { header: true, skipEmptyLines: true }).data
-  for (const item of r.items) {
-    const row = rows.find((x) => x.item === `Openstall/${item.id}`)
-    const [price, goods] = [Math.round(item.price * 100) - 1, Math.round(item.wholesale * 100)]
-    expect(row?.currency).toBe('USD')
-    expect(Math.round(Number(row?.price) * 100)).toBe(price)
-    expect(Math.round(Number(row?.['expected profit']) * 100)).toBe(price - goods)
-    expect(Number(row?.margin)).toBeCloseTo((price - goods) / price, 9)
-  }
+  await exportsAsR(page, r.items)
 })

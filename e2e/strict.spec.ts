@@ -30,6 +30,19 @@ async function opened(page: Page, opener: Locator, what: string, found: string[]
   if (!(await opener.evaluate((o) => o === document.activeElement))) found.push(`${what}: the focus does not return`)
 }
 
+async function gatherOpens(page: Page, found: string[]): Promise<void> {
+  const button = (name: string) => page.getByRole('button', { name })
+  await opened(page, button('Limits'), 'Limits of a scan', found)
+  await opened(page, button('Templates'), 'Templates', found)
+  await opened(page, page.getByRole('button', { name: 'gavelhop-listings.csv', exact: true }), 'Records', found)
+  const refused = page
+    .getByRole('row')
+    .filter({ hasText: 'gavelhop-listings.csv' })
+    .getByRole('button', { name: '1', exact: true })
+  await opened(page, refused, 'What could not be taken', found)
+  await opened(page, button('Remove quaymaster-prices.xlsx'), 'Remove a file', found)
+}
+
 test('every dialog, drawer and popover has a name, passes the strictest rules, takes the focus and gives it back', async ({
   page,
 }) => {
@@ -59,15 +72,7 @@ test('every dialog, drawer and popover has a name, passes the strictest rules, t
   await page.getByRole('link', { name: /^Gather/ }).click()
   await expect(page.getByRole('region', { name: 'Ledger' })).toBeVisible()
   found.push(...(await faults(page, 'Gather')))
-  await opened(page, button('Limits'), 'Limits of a scan', found)
-  await opened(page, button('Templates'), 'Templates', found)
-  await opened(page, page.getByRole('button', { name: 'gavelhop-listings.csv', exact: true }), 'Records', found)
-  const refused = page
-    .getByRole('row')
-    .filter({ hasText: 'gavelhop-listings.csv' })
-    .getByRole('button', { name: '1', exact: true })
-  await opened(page, refused, 'What could not be taken', found)
-  await opened(page, button('Remove quaymaster-prices.xlsx'), 'Remove a file', found)
+  await gatherOpens(page, found)
   await chooseFiles(page, textFile('supplier.csv', offersCsv))
   await expect(page.getByRole('region', { name: 'Import' })).toBeVisible()
   found.push(...(await faults(page, 'a file to be brought in')))

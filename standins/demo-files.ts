@@ -69,14 +69,20 @@ export function demoFiles(world: World = makeWorld()): DemoFile[] {
       currency: 'EUR',
     }),
     text('openstall-ads.csv', 'Openstall, advertisements', adFile(on('Openstall'), world), { market: 'Openstall' }),
+    ...searchesAndSellers(world, on('Marrowgate')),
+    quaymaster(world),
+  ]
+}
+
+function searchesAndSellers(world: World, marrowgate: World['listings']): DemoFile[] {
+  return [
     ...['Marrowgate', 'Fernhand'].map((market) =>
       text(`${market.toLowerCase()}-searches.csv`, `${market}, searches`, searches(world, market), { market }),
     ),
-    text('marrowgate-sellers.csv', 'Marrowgate, sellers by item', competing(on('Marrowgate'), world), {
+    text('marrowgate-sellers.csv', 'Marrowgate, sellers by item', competing(marrowgate, world), {
       market: 'Marrowgate',
       currency: 'EUR',
     }),
-    quaymaster(world),
   ]
 }
 

@@ -45,33 +45,34 @@ function turned(bytes: Uint8Array, random: () => number): Uint8Array {
   return out
 }
 
+const sealed = (files: Record<string, Uint8Array>) => {
+  const entries = Object.fromEntries(
+    Object.entries(files).map(([path, bytes]) => [path, createHash('sha256').update(bytes).digest('hex')]),
+  )
+  return zipSync({
+    'manifest.json': strToU8(JSON.stringify({ format: 'sickle-backup', version: 2, entries })),
+    ...files,
+  })
+}
+const entry = {
+  id: 'a',
+  file: 'x.csv',
+  kind: 'listings',
+  from: 'M',
+  rows: 2,
+  taken: 2,
+  rejected: 0,
+  doubts: 0,
+  capturedOn: 20_000,
+  windowDays: 30,
+  importedAt: 1,
+  fileBytes: 9,
+  segments: [2],
+  demo: false,
+}
+
 /** Backups whose sums are right and whose contents are not. */
 export function hostileBackups(): [string, Uint8Array][] {
-  const sealed = (files: Record<string, Uint8Array>) => {
-    const entries = Object.fromEntries(
-      Object.entries(files).map(([path, bytes]) => [path, createHash('sha256').update(bytes).digest('hex')]),
-    )
-    return zipSync({
-      'manifest.json': strToU8(JSON.stringify({ format: 'sickle-backup', version: 2, entries })),
-      ...files,
-    })
-  }
-  const entry = {
-    id: 'a',
-    file: 'x.csv',
-    kind: 'listings',
-    from: 'M',
-    rows: 2,
-    taken: 2,
-    rejected: 0,
-    doubts: 0,
-    capturedOn: 20_000,
-    windowDays: 30,
-    importedAt: 1,
-    fileBytes: 9,
-    segments: [2],
-    demo: false,
-  }
   const doubles = (...v: number[]) => new Uint8Array(new Float64Array(v).buffer)
   // its directory says 4 GB; nobody has to unpack them to find out
   const bomb = zipSync({ 'manifest.json': strToU8('{}') })

@@ -36,6 +36,10 @@ export function hostileTexts(random: () => number): [string, string][] {
   const long = pick(wild)
   const other = pick(wild)
   const n = 5 + Math.floor(random() * 50)
+  return [...tables(long, other, n, pick), ...records(long, other)]
+}
+
+function tables(long: string, other: string, n: number, pick: (list: readonly string[]) => string): [string, string][] {
   return [
     ['long-note.csv', `${long.replaceAll('"', '_')}\nsold 1 May 2026 to 31 May 2026\n${csv(n)}`],
     ['long-heading.csv', `Item ID,Title,${long.replaceAll('"', '').replaceAll(',', ';')}\n1,a,3\n2,b,4\n3,c,5\n`],
@@ -53,6 +57,11 @@ export function hostileTexts(random: () => number): [string, string][] {
     ['quotes-everywhere.csv', `Item ID,Title,Price\n${'"a"b,"c",1\n'.repeat(2000)}`],
     ['never-closing-quotes.csv', `Item ID,Title,Price\n${'"a,b,1\n'.repeat(30_000)}`],
     ['zeros.csv', csv(n) + '\u0000'.repeat(3000)],
+  ]
+}
+
+function records(long: string, other: string): [string, string][] {
+  return [
     ['keys-30000.json', JSON.stringify([keys(30_000), keys(30_000)])],
     ['keys-1000000.json', JSON.stringify([keys(mb)])],
     [

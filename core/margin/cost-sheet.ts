@@ -74,6 +74,7 @@ const labels = Object.fromEntries(costNames.map((name) => [name, costParts[name]
 >
 
 /** The kernel: clean input, no checks. With `exact` false nothing is rounded, which makes the profit piecewise linear. */
+// eslint-disable-next-line max-lines-per-function -- a kernel: one sum, line by line in the order of the sheet
 export function workOut(
   inputs: CostInputs,
   priceE4: number,

@@ -91,42 +91,36 @@ interface Making {
   pool: Map<string, string[]>
 }
 
-function makeValue({ heading, recipe }: CorpusColumn, { spec, random, at, own, pool }: Making): Value {
-  const pick = <T>(list: readonly T[]) => list[Math.floor(random() * list.length)] as T
+function makeValue({ heading, recipe }: CorpusColumn, making: Making): Value {
+  const { at, random, spec } = making
   const [kind = '', rest = ''] = /^(d2|s2|[a-zA-Z]+|[$€]m|=)?:?(.*)$/.exec(recipe)?.slice(1) ?? []
-  const id = (pattern: string) =>
-    pattern.replace(/#/g, () => String(Math.floor(random() * 10))).replace(/@/g, () => pick([...'ABCDEFGHKLMNPRST']))
-  const many = (make: () => string, size = 9) => {
-    const known = pool.get(heading) ?? Array.from({ length: size }, make)
-    pool.set(heading, known)
-    return known
-  }
+  const pick: PickOne = (list) => list[Math.floor(random() * list.length)]!
   if (/^[$€]?m/.test(recipe) && !recipe.startsWith('ms')) {
     const factor = Number(/[\d.]+/.exec(recipe)?.[0] ?? 1)
     return Math.round(at.base * (factor > 5 ? factor * (0.2 + random()) : factor) * 100) / 100
   }
+  return (
+    makeFigure(kind, rest, making, pick) ??
+    makeDay(kind, making) ??
+    makeName(kind, rest, heading, making, pick) ??
+    people(kind, spec.language, pick) ??
+    places(kind, spec.language, pick) ??
+    unknown(recipe)
+  )
+}
+
+type PickOne = <T>(list: readonly T[]) => T
+
+function makeFigure(kind: string, rest: string, { at, random }: Making, pick: PickOne): Value | null {
   switch (kind) {
-    case 'i':
-      return numberIfPlain(id(rest), spec)
-    case 'I':
-      return numberIfPlain(many(() => id(rest))[at.item % 9] ?? '', spec)
     case '=':
       return 0 // filled in when the rest of the row is there
-    case 'R':
-      if (rest === '') return 1 + Math.floor(5 * random() ** 0.4)
-      return many(() => id(rest), 30)[Math.floor(at.row / 3)] ?? ''
-    case 'RT':
-      return own[Math.floor(at.row / 3) % own.length] ?? ''
     case 'rt':
       return [1, 10, 50][at.row % 3] ?? 1
     case 'rm':
       return Math.round((5 + Math.floor(at.row / 3)) * [1, 0.9, 0.8][at.row % 3]! * 100) / 100
     case 'seq':
       return at.row + 1
-    case 't':
-      return own[at.row % own.length] ?? ''
-    case 'T':
-      return own[at.item % 9] ?? ''
     case 'ms':
       return rest === '0' ? (random() < 0.9 ? 0 : at.base) : pick([0, 0, 2.9, 3.5, 4.95, 5.9])
     case 'n':
@@ -142,6 +136,15 @@ function makeValue({ heading, recipe }: CorpusColumn, { spec, random, at, own, p
       return Math.floor(100 * random()) / (random() < 0.5 ? 1 : 2)
     case 'q':
       return Math.round(1000 * random()) / 1000
+    case 'R':
+      return rest === '' ? 1 + Math.floor(5 * random() ** 0.4) : null
+    default:
+      return null
+  }
+}
+
+function makeDay(kind: string, { at, random, spec }: Making): Value | null {
+  switch (kind) {
     case 'D':
       return day(20_560 + Math.floor(at.row / 4), spec)
     case 'W':
@@ -154,6 +157,33 @@ function makeValue({ heading, recipe }: CorpusColumn, { spec, random, at, own, p
       return `${isoDay(at.first)}T${String(Math.floor(random() * 24)).padStart(2, '0')}:15:00Z`
     case 'dm':
       return `${isoDay(20_454 + 31 * (at.row % 4)).slice(0, 8)}01`
+    default:
+      return null
+  }
+}
+
+function makeName(kind: string, rest: string, heading: string, making: Making, pick: PickOne): Value | null {
+  const { spec, random, at, own, pool } = making
+  const id = (pattern: string) =>
+    pattern.replace(/#/g, () => String(Math.floor(random() * 10))).replace(/@/g, () => pick([...'ABCDEFGHKLMNPRST']))
+  const many = (make: () => string, size = 9) => {
+    const known = pool.get(heading) ?? Array.from({ length: size }, make)
+    pool.set(heading, known)
+    return known
+  }
+  switch (kind) {
+    case 'i':
+      return numberIfPlain(id(rest), spec)
+    case 'I':
+      return numberIfPlain(many(() => id(rest))[at.item % 9] ?? '', spec)
+    case 'R':
+      return many(() => id(rest), 30)[Math.floor(at.row / 3)] ?? ''
+    case 'RT':
+      return own[Math.floor(at.row / 3) % own.length] ?? ''
+    case 't':
+      return own[at.row % own.length] ?? ''
+    case 'T':
+      return own[at.item % 9] ?? ''
     case 'g':
     case 'G': {
       const body = `29${id('##########')}`
@@ -167,7 +197,7 @@ function makeValue({ heading, recipe }: CorpusColumn, { spec, random, at, own, p
     case 'w':
       return pick(rest.split('/'))
     default:
-      return people(kind, spec.language, pick) ?? places(kind, spec.language, pick) ?? unknown(recipe)
+      return null
   }
 }
 

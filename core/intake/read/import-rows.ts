@@ -56,25 +56,14 @@ export async function importRows(
   const days = new DaySense()
   const steps = mapping.columns.some((c) => c.as === 'field' && c.field === 'tierFrom') ? new OfferSteps() : null
   const { dayMeans, dayField = 'day' } = recordKind(mapping.kind)
-  const result: ImportResult = {
-    table: { rows: 0, columns: {} },
-    segments: [],
-    taken: 0,
-    rejected: [],
-    rejectedMore: 0,
-    doubts: [],
-    doubtsMore: 0,
-    capturedOn: mapping.capturedOn,
-  }
+  const result = nothingTaken(mapping)
   /** Takes a row as text, or refuses it with its reason. */
   const check: RowCheck = (row, cells, isRepeatOf, add) => {
     const { record, days: wide, rejected, doubts } = read(cells)
     const before = record ? isRepeatOf() : null
     if (before !== null || !record) {
       const reason = before === null ? (rejected ?? 'not read') : `an exact repeat of row ${before}`
-      if (result.rejected.length < kept) result.rejected.push({ row, reason, cells })
-      else result.rejectedMore++
-      return
+      return refuse(result, { row, reason, cells })
     }
     if (steps) steps.add(record)
     else addRecords(add, record, wide, (day) => days.add(day), dayField)
@@ -84,19 +73,10 @@ export async function importRows(
       else result.doubtsMore++
     }
   }
-  /** Fields that the first rows do not have: each is told of once. */
-  const told = new Set<string>()
-  const strange = (row: number, names: readonly string[]) => {
-    for (const name of names) {
-      if (told.has(name) || told.size >= mostTold) continue
-      told.add(name)
-      result.doubts.push({ row, field: name, reason: 'a name that none of the first rows has: it is not read' })
-    }
-  }
   const lane =
     file.byteRows && isForBytes(mapping)
       ? byteLane(file.byteRows, mapping, check, (day) => days.add(day))
-      : textLane(file, mapping, check, strange)
+      : textLane(file, mapping, check, strangeNames(result))
   for await (const { done, taken } of lane.steps(signal)) {
     result.taken += taken
     if (onSegment && lane.rows() >= segmentRows) {
@@ -112,6 +92,36 @@ export async function importRows(
   if (result.table.rows > 0 || result.segments.length === 0) result.segments.push(result.table.rows)
   if (dayMeans) result.capturedOn = Math.max(result.capturedOn, dayMeans === 'period' ? days.periodEnd : days.last)
   return result
+}
+
+function nothingTaken({ capturedOn }: Mapping): ImportResult {
+  return {
+    table: { rows: 0, columns: {} },
+    segments: [],
+    taken: 0,
+    rejected: [],
+    rejectedMore: 0,
+    doubts: [],
+    doubtsMore: 0,
+    capturedOn,
+  }
+}
+
+function refuse(result: ImportResult, rejected: RejectedRow): void {
+  if (result.rejected.length < kept) result.rejected.push(rejected)
+  else result.rejectedMore++
+}
+
+/** Fields that the first rows do not have: each is told of once. */
+function strangeNames(result: ImportResult) {
+  const told = new Set<string>()
+  return (row: number, names: readonly string[]) => {
+    for (const name of names) {
+      if (told.has(name) || told.size >= mostTold) continue
+      told.add(name)
+      result.doubts.push({ row, field: name, reason: 'a name that none of the first rows has: it is not read' })
+    }
+  }
 }
 
 /** Up to which day rows speak. Days that all lie whole weeks apart begin weeks, those that all begin a month begin months. */

@@ -77,20 +77,7 @@ export function demandMethods(engine: () => ItemEngine) {
       },
 
       async term(_: CallContext, key: string): Promise<TermLook | null> {
-        const all = await allTerms()
-        const term = all.find((t) => t.key === key)
-        if (!term) return null
-        const maker = await engine().maker
-        const rows = listingsAnswering(maker.catalog, engine().finder.search, term.phrase)
-        const items = [...new Set([...rows].map((row) => maker.catalog.itemOf[row] as number))]
-        const sold = items.map((at) => maker.at(at, false)).sort((a, b) => (b.units ?? -1) - (a.units ?? -1))
-        return {
-          term,
-          longer: longerPhrases(term, all).slice(0, 40),
-          sums: sumListings(maker.catalog, rows, maker.rules),
-          items: sold.slice(0, mostItems).map((item: Item) => findRow(item)),
-          of: items.length,
-        }
+        return termLook(key, await allTerms(), engine())
       },
 
       /** Everything gathered whose name holds what is typed: items, stores, categories, markets and terms. */
@@ -115,5 +102,21 @@ export function demandMethods(engine: () => ItemEngine) {
     allTerms,
     /** What was read is out of date. */
     forget: terms.forget,
+  }
+}
+
+async function termLook(key: string, all: Term[], engine: ItemEngine): Promise<TermLook | null> {
+  const term = all.find((t) => t.key === key)
+  if (!term) return null
+  const maker = await engine.maker
+  const rows = listingsAnswering(maker.catalog, engine.finder.search, term.phrase)
+  const items = [...new Set([...rows].map((row) => maker.catalog.itemOf[row] as number))]
+  const sold = items.map((at) => maker.at(at, false)).sort((a, b) => (b.units ?? -1) - (a.units ?? -1))
+  return {
+    term,
+    longer: longerPhrases(term, all).slice(0, 40),
+    sums: sumListings(maker.catalog, rows, maker.rules),
+    items: sold.slice(0, mostItems).map((item: Item) => findRow(item)),
+    of: items.length,
   }
 }

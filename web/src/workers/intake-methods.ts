@@ -5,6 +5,7 @@ import {
   proposeMapping,
   previewRows,
   Recogniser,
+  type ImportResult,
   type Learned,
   type Mapping,
   type OpenedFile,
@@ -94,13 +95,7 @@ export const intakeMethods = {
     return previewRows(await open(file, sheet), mapping, 8)
   },
 
-  async run(
-    { signal, progress }: CallContext,
-    file: File,
-    sheet: string | null,
-    mapping: Mapping,
-    about: { id: string; now: number; demo: boolean },
-  ) {
+  async run({ signal, progress }: CallContext, file: File, sheet: string | null, mapping: Mapping, about: AboutImport) {
     const o = withHelper(await open(file, sheet), file)
     const db = await openDatabase()
     // One segment rests while the next is read.
@@ -118,22 +113,7 @@ export const intakeMethods = {
       })
       await saving
       stopIfCancelled(signal)
-      const entry: ImportEntry = {
-        id: about.id,
-        file: file.name,
-        kind: mapping.kind,
-        from: mapping[recordKind(mapping.kind).from],
-        rows: result.segments.reduce((a, b) => a + b, 0),
-        taken: result.taken,
-        rejected: result.rejected.length + result.rejectedMore,
-        doubts: result.doubts.length + result.doubtsMore,
-        capturedOn: result.capturedOn,
-        windowDays: mapping.windowDays,
-        importedAt: about.now,
-        fileBytes: file.size,
-        segments: result.segments,
-        demo: about.demo,
-      }
+      const entry = entryOf(file, mapping, result, about)
       if (result.taken > 0) {
         if (result.table.rows > 0) await saveSegment(db, about.id, result.segments.length - 1, result.table)
         await enterImport(db, entry, {
@@ -171,6 +151,32 @@ export const intakeMethods = {
       db.close()
     }
   },
+}
+
+interface AboutImport {
+  id: string
+  /** ms since 1970 */
+  now: number
+  demo: boolean
+}
+
+function entryOf(file: File, mapping: Mapping, result: ImportResult, about: AboutImport): ImportEntry {
+  return {
+    id: about.id,
+    file: file.name,
+    kind: mapping.kind,
+    from: mapping[recordKind(mapping.kind).from],
+    rows: result.segments.reduce((a, b) => a + b, 0),
+    taken: result.taken,
+    rejected: result.rejected.length + result.rejectedMore,
+    doubts: result.doubts.length + result.doubtsMore,
+    capturedOn: result.capturedOn,
+    windowDays: mapping.windowDays,
+    importedAt: about.now,
+    fileBytes: file.size,
+    segments: result.segments,
+    demo: about.demo,
+  }
 }
 
 export type IntakeMethods = typeof intakeMethods

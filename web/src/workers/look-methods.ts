@@ -26,11 +26,9 @@ function titlesOf(maker: ItemMaker): TitleIndex {
 
 /** What the Close look asks beyond the item itself; records of the smaller kinds are read from rest when they are first asked for. */
 export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Term[]>) {
-  const competing = readOnce(() => capturesOf('competing').then(mergeCompeting))
-  const social = readOnce(() => Promise.all([recordsAtRest('clips'), recordsAtRest('ads')]))
-  const restricted = readOnce(() => recordsAtRest('restricted'))
   const prices = readOnce(() => capturesOf('sales', 'price'))
-  let titles: TitleIndex | null = null
+  const alike = alikeMethods(engine)
+  const people = peopleMethods(engine)
   const itemOf = (key: string): Promise<Item | null> => engine().itemOf(key)
   return {
     methods: {
@@ -78,9 +76,24 @@ export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Te
         return optionLifts(listingChoices(catalog, item.category))
       },
 
+      ...alike.methods,
+      ...people.methods,
+    },
+    /** What was read is out of date. */
+    forget() {
+      for (const part of [prices, alike, people]) part.forget()
+    },
+  }
+}
+
+/** Items whose titles are alike. */
+function alikeMethods(engine: () => ItemEngine) {
+  let titles: TitleIndex | null = null
+  return {
+    methods: {
       /** Other items whose titles are alike: offered to be joined, never joined by themselves. */
       async alike(_: CallContext, key: string): Promise<FindAlike[]> {
-        const [item, maker] = [await itemOf(key), await engine().maker]
+        const [item, maker] = [await engine().itemOf(key), await engine().maker]
         if (!item || maker.count > mostIndexed) return []
         titles ??= titlesOf(maker)
         const found = titles.find(titleSignature(item.title), 7)
@@ -89,7 +102,19 @@ export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Te
           .filter(({ row }) => row.key !== key)
           .slice(0, 5)
       },
+    },
+    forget: () => void (titles = null),
+  }
+}
 
+/** Who sells an item, who speaks of it, and whether it may be sold. */
+function peopleMethods(engine: () => ItemEngine) {
+  const competing = readOnce(() => capturesOf('competing').then(mergeCompeting))
+  const social = readOnce(() => Promise.all([recordsAtRest('clips'), recordsAtRest('ads')]))
+  const restricted = readOnce(() => recordsAtRest('restricted'))
+  const itemOf = (key: string): Promise<Item | null> => engine().itemOf(key)
+  return {
+    methods: {
       /** Who sells it: listings and competing offers together. */
       async sellers(_: CallContext, key: string) {
         const [item, offers] = await Promise.all([itemOf(key), competing.get()])
@@ -117,10 +142,8 @@ export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Te
         return new Map(items.flatMap(([key, item]) => (item ? [[key, mayList(entries, item)] as const] : [])))
       },
     },
-    /** What was read is out of date. */
     forget() {
-      for (const read of [competing, social, restricted, prices]) read.forget()
-      titles = null
+      for (const read of [competing, social, restricted]) read.forget()
     },
   }
 }

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import { learnFrom } from '@sickle/core/intake'
+import { learnFrom, type Learned } from '@sickle/core/intake'
 import { Problem } from '@sickle/core/problem'
 import { useServices } from '@/services/services'
 import { toProblem } from '@/shared/problem'
@@ -60,16 +60,9 @@ export const useGather = defineStore('gather', () => {
             reason: rejects.rejected[0]?.reason ?? '',
           }),
         )
-      else await settings.learn(learned(now))
+      else await settings.learn(learnedFrom(plain(settings.learned), now))
     })
     await workspace.renew()
-  }
-
-  /** What the file taught, by what the seller changed in it. */
-  function learned({ file, summary, proposal, mapping }: OpenImport) {
-    const guess = proposal.kinds.find((k) => k.kind === mapping.kind)?.columns.map((c) => c.use) ?? []
-    const about = { headings: summary.headings, holds: summary.holds, file: file.name }
-    return learnFrom(plain(settings.learned), about, { proposed: proposal.mapping, guess, final: mapping })
   }
 
   const dismiss = (at: number) => void (failures.value = failures.value.filter((_, i) => i !== at))
@@ -79,4 +72,11 @@ export const useGather = defineStore('gather', () => {
 export function showProgress(progress: unknown, report: (done: number, note: string) => void): void {
   const { done, rows } = progress as { done: number; rows: number }
   report(done, `${rows.toLocaleString('en')} rows`)
+}
+
+/** What a file taught, by what the seller changed in it. */
+function learnedFrom(before: Learned, { file, summary, proposal, mapping }: OpenImport): Learned {
+  const guess = proposal.kinds.find((k) => k.kind === mapping.kind)?.columns.map((c) => c.use) ?? []
+  const about = { headings: summary.headings, holds: summary.holds, file: file.name }
+  return learnFrom(before, about, { proposed: proposal.mapping, guess, final: mapping })
 }

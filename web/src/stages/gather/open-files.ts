@@ -35,7 +35,6 @@ export function useOpenFiles(fail: (file: string, thrown: unknown) => void, onOp
     if (files?.length) void offer([...files])
     dialog.reset()
   })
-  /** Lets the seller choose files to take in. */
   const choose = () => dialog.open()
 
   /** Takes files in; the first is opened at once. */

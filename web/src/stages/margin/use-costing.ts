@@ -47,20 +47,7 @@ export function useCosting(item: Ref<Item | null>, market: Ref<string>) {
     inputs.value && inputs.value.tiers?.length ? payback(inputs.value, price.value, perDay.value) : null,
   )
   const swings = computed(() => (inputs.value ? sensitivity(inputs.value, price.value).slice(0, 8) : []))
-  const rungs = computed<Rung[]>(() => {
-    const now = inputs.value
-    if (!item.value || !now) return []
-    return item.value.listings
-      .filter((l) => l.market === market.value && l.deliveredE4 !== null)
-      .map((l) => ({
-        id: l.key,
-        label: l.store ?? l.id,
-        priceE4: l.deliveredE4 as number,
-        profitE4: costSheet(now, l.deliveredE4 as number).profitE4,
-      }))
-      .sort((a, b) => a.priceE4 - b.priceE4)
-      .slice(0, 14)
-  })
+  const rungs = computed(() => (item.value && inputs.value ? rungsOf(item.value, market.value, inputs.value) : []))
   const notes = computed(() => basis.value?.notes ?? [])
   return {
     inputs,
@@ -81,6 +68,20 @@ export function useCosting(item: Ref<Item | null>, market: Ref<string>) {
     feesAssumed: computed(() => rules.areFeesAssumed(market.value)),
     perDay,
   }
+}
+
+/** Competing offers on a market at their delivered price, and what I would make there, cheapest first. */
+function rungsOf(item: Item, market: string, inputs: CostInputs): Rung[] {
+  return item.listings
+    .filter((l) => l.market === market && l.deliveredE4 !== null)
+    .map((l) => ({
+      id: l.key,
+      label: l.store ?? l.id,
+      priceE4: l.deliveredE4 as number,
+      profitE4: costSheet(inputs, l.deliveredE4 as number).profitE4,
+    }))
+    .sort((a, b) => a.priceE4 - b.priceE4)
+    .slice(0, 14)
 }
 
 export type Costing = ReturnType<typeof useCosting>
