@@ -5,6 +5,7 @@ import { fileURLToPath } from 'node:url'
 import { chooseFar, farFile, inBrowser } from './far-browser'
 import { brush } from './finds'
 import { median, quantile, type Line } from './report'
+import { paintSlownessOf, timed } from './yardstick'
 
 const folder = fileURLToPath(new URL('.', import.meta.url))
 
@@ -39,11 +40,14 @@ export async function benchWorkspace(base: string, executablePath: string, rows 
     }
     await page.waitForTimeout(8_000)
     const brushes = await brush(page, 60)
-    return linesOf({ reopens, brushes, intake, peer, blocked, peak })
+    const slowness = await paintSlownessOf(page)
+    return linesOf({ slowness, reopens, brushes, intake, peer, blocked, peak })
   })
 }
 
 interface Measured {
+  /** how much slower than the quiet machine this one paints */
+  slowness: number
   /** ms */
   reopens: number[]
   brushes: number[]
@@ -54,9 +58,8 @@ interface Measured {
   peak: number
 }
 
-function linesOf({ reopens, brushes, intake, peer, blocked, peak }: Measured): Line[] {
-  const ms = (name: string, ours: number, most: number) =>
-    ({ name, ours, unit: 'ms', peer: null, target: `<= ${most} ms`, met: ours <= most }) satisfies Line
+function linesOf({ slowness, reopens, brushes, intake, peer, blocked, peak }: Measured): Line[] {
+  const ms = (name: string, ours: number, most: number) => timed(name, ours, most, slowness)
   return [
     ms('1,000,000: Finds usable after a reload', median(reopens), 2000),
     ms('1,000,000: brushed strip painted, median', median(brushes), 50),

@@ -21,6 +21,33 @@ export async function slownessOf(page: Page): Promise<number> {
   return Math.max(1, median(times) / quietLoopMs)
 }
 
+/** What a plain page of so many nodes takes to be laid out and painted on the quiet machine, ms (measured 2026-11-26). */
+const [quietNodes, quietPaintMs] = [2000, 34]
+
+/** How much slower than the quiet machine this one paints now: a plain page of 2,000 nodes, in the same browser. */
+export async function paintSlownessOf(page: Page): Promise<number> {
+  const times = await page.evaluate(async (nodes) => {
+    const frame = () => new Promise<number>((r) => requestAnimationFrame(r))
+    const taken: number[] = []
+    for (let i = 0; i < 9; i++) {
+      await frame()
+      const start = performance.now()
+      const box = document.createElement('div')
+      box.style.cssText = 'position:fixed;inset:0;overflow:hidden;z-index:99;background:white'
+      for (let n = 0; n < nodes; n++)
+        box.append(Object.assign(document.createElement('span'), { textContent: `${n} ` }))
+      document.body.append(box)
+      await frame()
+      await frame()
+      taken.push(performance.now() - start)
+      box.remove()
+    }
+    return taken
+  }, quietNodes)
+  console.error(`a plain page of ${quietNodes} nodes painted: ${median(times).toFixed(1)} ms`)
+  return Math.max(1, median(times) / quietPaintMs)
+}
+
 /** A line in milliseconds whose target gives way as far as the machine is busy with other things. */
 export function timed(name: string, ours: number, most: number, slowness: number): Line {
   const within = most * slowness

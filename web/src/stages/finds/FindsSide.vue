@@ -12,6 +12,7 @@ import { facetLabels, facets, type Cut } from '@sickle/core/engine'
 import CutChanges from './CutChanges.vue'
 import FacetList from './FacetList.vue'
 import BareButton from '@/shared/widgets/BareButton.vue'
+import { useAfterPaint } from '@/shared/use-after-paint'
 import { useLatest } from '@/shared/use-latest'
 
 const query = useQuery()
@@ -21,6 +22,8 @@ const fault = ref('')
 const counts = useLatest([() => query.cuts, () => workspace.version], () =>
   services.engine.call('counts', [query.cuts.map((c) => plain(c.query)), []]),
 )
+// the rows of the finds are wanted first
+const areRowsPainted = useAfterPaint(() => query.rows.size > 0 || query.answer !== null)
 const dialog = useFileDialog({ accept: '.json', multiple: false })
 dialog.onChange((files) => void take(files))
 async function take(files: FileList | null) {
@@ -60,7 +63,7 @@ const save = (cut: Cut) =>
     <BareButton type="info" class="small link" @click="dialog.open()">Bring a Cut from a file</BareButton>
     <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>
     <FacetList
-      v-for="f in facets"
+      v-for="f in areRowsPainted ? facets : []"
       :key="f"
       :title="facetLabels[f]"
       :tree="f === 'categories'"
