@@ -26,9 +26,9 @@ test('limits by country, origin and channel; a theme of a branch leads to its it
     .click()
   await page.getByRole('heading', { name: 'Finds' }).click()
   await page.getByRole('button', { name: /^Limit of Commission/ }).click()
+  await expect(page.getByRole('table', { name: /^Items by Commission/ })).toBeAttached()
   await page.getByLabel('Commission from').fill('20')
   await page.getByLabel('Commission from').press('Enter')
-  await expect(page.getByRole('table', { name: /^Items by Commission/ })).toBeAttached()
   await expect(matching).toHaveText(/^\d{2,3}$/)
 
   await page.goto('/demand?branch=Paper')
@@ -46,7 +46,7 @@ test('limits by country, origin and channel; a theme of a branch leads to its it
   await page.context().grantPermissions(['clipboard-read', 'clipboard-write'])
   await page.getByRole('button', { name: 'Copy' }).click()
   const title = await page.locator('.cover b').textContent()
-  expect(await page.evaluate(() => navigator.clipboard.readText())).toBe(title)
+  await expect.poll(() => page.evaluate(() => navigator.clipboard.readText())).toBe(title)
   // The same can in another colour is drawn alike, and said to be of another colour.
   const joined = page.locator('article').filter({ hasText: 'Are these the same goods?' })
   await joined.getByRole('button', { name: 'Show them, and why' }).click()

@@ -25,6 +25,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
+    // A button that still moves into its place is missed by a mouse that is faster than any hand.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: chromium,
       args: [

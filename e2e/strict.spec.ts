@@ -78,7 +78,7 @@ test('every dialog, drawer and popover has a name, passes the strictest rules, t
   found.push(...(await faults(page, 'a file to be brought in')))
   await bringIn(page, { supplier: 'Sill Mill' })
 
-  for (const view of ['Today', 'Demand', 'Margin', 'Sheaves', 'Launch', 'Settings']) {
+  for (const view of ['Today', 'Demand', 'Rivals', 'Margin', 'Sheaves', 'Launch', 'Settings']) {
     await page.getByRole('link', { name: view === 'Settings' ? view : new RegExp(`^${view}`) }).click()
     await expect(page.locator('main h1, main h2, main .name').first()).toBeVisible()
     if (view === 'Launch') {

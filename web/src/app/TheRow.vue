@@ -25,6 +25,7 @@ const remaining = computed<Record<StageEntry['name'], { n: number; unit: string 
   gather: { n: workspace.summary.listings, unit: 'listings' },
   demand: { n: workspace.summary.branches, unit: 'branches' },
   finds: { n: query.answer?.matching ?? workspace.summary.items, unit: 'items' },
+  rivals: { n: workspace.summary.stores, unit: 'stores' },
   margin: { n: sheaf.kept.length + sheaf.held.length, unit: 'to cost' },
   sheaves: { n: sheaf.kept.length, unit: 'kept' },
   launch: { n: drafts.all.length, unit: 'drafts' },

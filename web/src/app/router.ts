@@ -29,6 +29,14 @@ export function createAppRouter(history = createWebHistory()): Router {
           side: () => import('@/stages/finds/FindsSide.vue'),
         },
       },
+      {
+        path: '/rivals',
+        name: 'rivals',
+        components: {
+          default: () => import('@/stages/rivals/RivalsPage.vue'),
+          side: () => import('@/stages/rivals/RivalsSide.vue'),
+        },
+      },
       { path: '/margin/:key(.*)*', name: 'margin', component: () => import('@/stages/margin/MarginPage.vue') },
       { path: '/sheaves', name: 'sheaves', component: () => import('@/stages/sheaves/SheavesPage.vue') },
       { path: '/launch', name: 'launch', component: () => import('@/stages/launch/LaunchPage.vue') },

@@ -1,5 +1,5 @@
 import { spanWords } from './span-words'
-import { amount, bytes, count, dayInWords, money, percent, plural, signed } from './format'
+import { amount, bytes, count, dayInWords, money, percent, plural, signed, figureText } from './format'
 
 test('money has the digits of its currency, a sign where it is earned or lost, a dash where it is unknown', () => {
   expect([
@@ -35,3 +35,13 @@ test.each([
 ] as const)('a limit of a %s, %j, in words', (format, span, words) =>
   expect(spanWords({ format }, [...span])).toBe(words),
 )
+
+test.each([
+  [12.3456e4, 'money', '12.35'],
+  [3e4, 'signed money', '+3.00'],
+  [0.756, 'percent', '76 %'],
+  [4.25, 'rating', '4.3'],
+  [12_345.6, 'count', '12,346'],
+  [NaN, 'count', '–'],
+  [null, 'money', '–'],
+] as const)('%p as %s is %s', (v, format, words) => expect(figureText(v, format, 'EUR')).toBe(words))

@@ -1,3 +1,4 @@
+import type { FigureFormat } from '@sickle/core/records'
 import { E4, minorDigitsOf } from '@sickle/core/money'
 import { isoDay } from '@sickle/core/identity'
 
@@ -82,4 +83,22 @@ export function plural(n: number, one: string, many = `${one}s`): string {
 export function bytes(n: number): string {
   if (n < 1000) return `${n} B`
   return n < 1e6 ? `${decimal(n / 1e3, 0)} kB` : `${decimal(n / 1e6, 1)} MB`
+}
+
+/** A figure as its format has it, without a currency; NaN and null are not known. @param v money in E4 */
+export function figureText(v: number | null, format: FigureFormat, currency: string): string {
+  if (v === null || Number.isNaN(v)) return '–'
+  switch (format) {
+    case 'money':
+      return amount(v, currency)
+    case 'signed money':
+      return signed(v, currency)
+    case 'percent':
+      return percent(v)
+    case 'rating':
+    case 'number':
+      return decimal(v, 1)
+    default:
+      return count(v)
+  }
 }

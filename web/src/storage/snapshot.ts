@@ -25,6 +25,7 @@ export interface WorkedSummary {
   offers: number
   /** categories that the items lie in */
   branches: number
+  stores: number
   markets: string[]
   /** currencies of listings for which there is no rate */
   noRate: string[]

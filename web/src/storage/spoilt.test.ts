@@ -256,7 +256,7 @@ test('a snapshot that is not as it was kept is never taken up: all is worked out
   const figures = await makeFigures(new ItemMaker(catalog, rules, noCorrections))
   const print = snapshotPrint([kept], rules, noCorrections)
   const first = {
-    summary: { items: 5, listings: 5, offers: 0, branches: 0, markets: [], noRate: [], figuresTo: null },
+    summary: { items: 5, listings: 5, offers: 0, branches: 0, stores: 0, markets: [], noRate: [], figuresTo: null },
     rows: [],
     places: [],
   }

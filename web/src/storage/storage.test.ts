@@ -257,7 +257,7 @@ test('a snapshot is taken up only where it was worked out from the very same', a
   const figures = await makeFigures(new ItemMaker(catalog, rules, noCorrections))
   const print = snapshotPrint([entry('a')], rules, noCorrections)
   const first = {
-    summary: { items: 1, listings: 1, offers: 0, branches: 0, markets: [], noRate: [], figuresTo: 20604 },
+    summary: { items: 1, listings: 1, offers: 0, stores: 0, branches: 0, markets: [], noRate: [], figuresTo: 20604 },
     rows: [],
     places: [],
   }

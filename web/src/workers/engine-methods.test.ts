@@ -29,6 +29,7 @@ beforeAll(async () => {
     listings: 5,
     offers: 2,
     branches: 3,
+    stores: 3,
     markets: ['Marrowgate'],
     noRate: [],
     figuresTo: 20_605,

@@ -8,6 +8,7 @@ import type { ItemEngine, Shown } from './item-engine'
 import { lookMethods } from './look-methods'
 import { pauseEvery } from './pause'
 import { seldom } from './seldom'
+import { storeMethods } from './store-methods'
 
 const state = new EngineState()
 const pause = pauseEvery(40)
@@ -19,17 +20,20 @@ function loaded(): ItemEngine {
 
 const demand = demandMethods(loaded)
 const look = lookMethods(loaded, demand.allTerms)
+const stores = storeMethods(loaded)
 
 /** What the engine worker is asked for. */
 export const engineMethods = {
   ...demand.methods,
   ...look.methods,
+  ...stores.methods,
 
   /** Brings what is worked out up to date with what rests, the rules and the corrections: only what they change is worked out again. */
   async load(context: CallContext, rules: SellerRules, corrections: Corrections) {
     return state.load(context, { rules, corrections }, () => {
       demand.forget()
       look.forget()
+      stores.forget()
     })
   },
 

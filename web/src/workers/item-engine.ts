@@ -1,3 +1,4 @@
+import { numberStores } from '@sickle/core/stores'
 import type { Item, ItemMaker } from '@sickle/core/catalog'
 import { Finder, findRow, movers, type Answer, type FindRow, type Query } from '@sickle/core/engine'
 import { findRate } from '@sickle/core/money'
@@ -134,6 +135,7 @@ export function summaryOf(maker: ItemMaker): FirstScreen['summary'] {
     listings: listings.rows,
     offers: offers.length,
     branches: textColumn(listings, 'category').words.length,
+    stores: numberStores(listings, []).names.length,
     markets: Object.keys(windowEnds).sort(),
     noRate: withoutRate(maker),
     figuresTo: Object.keys(windowEnds).length === 0 ? null : Math.max(...Object.values(windowEnds)),

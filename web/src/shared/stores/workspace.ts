@@ -18,6 +18,7 @@ const nothing: Summary = {
   listings: 0,
   offers: 0,
   branches: 0,
+  stores: 0,
   markets: [],
   noRate: [],
   figuresTo: null,

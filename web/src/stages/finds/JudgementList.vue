@@ -51,6 +51,7 @@ h4 {
 }
 .one {
   display: flex;
+  min-height: 24px;
   padding: 3px 0;
   line-height: 1.3;
 }

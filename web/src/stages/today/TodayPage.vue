@@ -35,7 +35,7 @@ watch(
   { immediate: true },
 )
 const seen = useLatest([() => workspace.version, () => watched.value.map((d) => d.key).join()], async () => {
-  if (workspace.version === 0) return null
+  if (workspace.version === 0 || workspace.ledger.length === 0) return null
   const decisions = watched.value
   const movers = await services.engine.call('movers', [6])
   const rows = await services.engine.call('rows', [decisions.map((d) => d.key)])

@@ -1,0 +1,200 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, useTemplateRef, watchEffect } from 'vue'
+import { meets } from '@sickle/core/stores'
+import { storeField } from '@/shared/charts/store-field'
+import { count, decimal } from '@/shared/format'
+import { useSettings } from '@/shared/stores/settings'
+import { useRivals } from './rivals-store'
+
+/** Stores by age and sales. Up to the left is what teaches most; the corner of the criteria is dragged by its handle, or set in its fields. */
+const rivals = useRivals()
+const settings = useSettings()
+const box = useTemplateRef('box')
+const canvas = useTemplateRef('canvas')
+const { width, height } = useElementSize(box)
+const shape = computed(() =>
+  rivals.list
+    ? storeField(rivals.list, rivals.found, rivals.query.criteria, {
+        width: Math.max(220, width.value),
+        height: Math.max(160, height.value),
+      })
+    : null,
+)
+const pointed = ref<number | null>(null)
+const tip = computed(() => {
+  const [list, store] = [rivals.list, pointed.value]
+  if (!list || store === null) return null
+  const point = shape.value?.points.find((p) => p.store === store)
+  const sold = count(list.figures.unitsTotal?.[store])
+  return (
+    point && {
+      ...point,
+      text: `${list.names[store]} (${list.markets[store]}): ${sold} sold in ${decimal(list.age[store], 0)} months`,
+    }
+  )
+})
+// Thousands of points are drawn, not built.
+watchEffect(() => {
+  const [now, list, context] = [shape.value, rivals.list, canvas.value?.getContext('2d')]
+  if (!now || !list || !context) return
+  const scale = window.devicePixelRatio || 1
+  const [w, h] = [Math.max(220, width.value), Math.max(160, height.value)]
+  Object.assign(canvas.value as HTMLCanvasElement, { width: w * scale, height: h * scale })
+  context.setTransform(scale, 0, 0, scale, 0, 0)
+  context.clearRect(0, 0, w, h)
+  const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name)
+  // drawn anew when the theme changes
+  const [moss, slate, wheat] = [colour('--moss'), colour('--slate'), colour('--wheat'), settings.value.theme]
+  for (const { store, x, y, r } of now.points) {
+    const isChosen = rivals.isChosen(store)
+    context.globalAlpha = isChosen ? 1 : 0.5
+    context.fillStyle = isChosen ? wheat : meets(list, store, rivals.query.criteria) ? moss : slate
+    context.beginPath()
+    context.arc(x, y, isChosen ? r + 2 : r, 0, 2 * Math.PI)
+    context.fill()
+  }
+})
+function at(event: MouseEvent) {
+  const rect = (canvas.value as HTMLCanvasElement).getBoundingClientRect()
+  return [event.clientX - rect.left, event.clientY - rect.top] as const
+}
+const point = (event: MouseEvent) => (pointed.value = shape.value?.nearest(...at(event), 12)?.store ?? null)
+function choose(event: MouseEvent) {
+  const found = shape.value?.nearest(...at(event), 12)
+  if (found) rivals.choose(found.store)
+}
+function drag(event: PointerEvent) {
+  if (event.buttons === 1 && shape.value) rivals.setCriteria(shape.value.valueAt(...at(event)))
+}
+const hold = (event: PointerEvent) => (event.target as Element).setPointerCapture(event.pointerId)
+const steps: Record<string, [months: number, factor: number]> = {
+  ArrowLeft: [-1, 1],
+  ArrowRight: [1, 1],
+  ArrowUp: [0, 1.1],
+  ArrowDown: [0, 1 / 1.1],
+}
+function step(event: KeyboardEvent) {
+  const by = steps[event.key]
+  if (!by) return
+  event.preventDefault()
+  const { leastSales, mostMonths } = rivals.query.criteria
+  rivals.setCriteria({
+    mostMonths: Math.max(1, mostMonths + by[0]),
+    leastSales: Math.max(1, Number((leastSales * by[1]).toPrecision(2))),
+  })
+}
+const short = (n: number) => (n >= 1e6 ? `${n / 1e6}M` : n >= 1000 ? `${n / 1000}k` : String(n))
+</script>
+
+<template>
+  <div ref="box" class="field">
+    <canvas
+      ref="canvas"
+      :style="{ width: `${width}px`, height: `${height}px` }"
+      @mousemove="point"
+      @mouseleave="pointed = null"
+      @click="choose"
+    />
+    <svg v-if="shape" :width="width" :height="height" role="group" aria-label="Stores by age and sales">
+      <rect
+        class="corner"
+        :x="shape.area.left"
+        :y="shape.area.top"
+        :width="Math.max(0, shape.corner.x - shape.area.left)"
+        :height="Math.max(0, shape.corner.y - shape.area.top)"
+      />
+      <text v-for="t in shape.xTicks" :key="`x${t.value}`" :x="t.at" :y="height - 8" class="tick" text-anchor="middle">
+        {{ t.value }}
+      </text>
+      <text v-for="t in shape.yTicks" :key="`y${t.value}`" x="38" :y="t.at + 3" class="tick" text-anchor="end">
+        {{ short(t.value) }}
+      </text>
+      <text v-for="l in shape.labels" :key="l.store" :x="l.x" :y="l.y" :text-anchor="l.anchor" class="label">
+        {{ rivals.list?.names[l.store] }}
+      </text>
+      <text :x="width - 12" :y="height - 8" class="tick" text-anchor="end">months →</text>
+      <text x="48" y="11" class="tick">
+        ↑ units sold since it opened{{
+          shape.without ? `; without ${count(shape.without)} whose age or sales are not known` : ''
+        }}
+      </text>
+      <circle
+        class="handle"
+        role="slider"
+        tabindex="0"
+        aria-label="Corner of the criteria"
+        :aria-valuetext="`at least ${count(rivals.query.criteria.leastSales)} sold in at most ${rivals.query.criteria.mostMonths} months`"
+        :aria-valuenow="rivals.query.criteria.mostMonths"
+        :cx="shape.corner.x"
+        :cy="shape.corner.y"
+        r="7"
+        @pointerdown="hold"
+        @pointermove="drag"
+        @keydown="step"
+      />
+      <text
+        v-if="tip"
+        class="tip"
+        :x="tip.x"
+        :y="Math.max(12, tip.y - tip.r - 6)"
+        :text-anchor="tip.x > width / 2 ? 'end' : 'start'"
+      >
+        {{ tip.text }}
+      </text>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.field {
+  position: relative;
+  min-height: 0;
+  overflow: hidden;
+}
+canvas,
+svg {
+  position: absolute;
+  inset: 0;
+}
+canvas {
+  cursor: pointer;
+}
+svg {
+  pointer-events: none;
+}
+.corner {
+  fill: var(--moss);
+  opacity: 0.1;
+}
+.tick,
+.label,
+.tip {
+  font-size: 10.5px;
+  fill: var(--quiet);
+  paint-order: stroke;
+  stroke: var(--panel);
+  stroke-width: 3px;
+}
+.label,
+.tip {
+  font-size: 11.5px;
+  fill: var(--ink);
+}
+.tip {
+  font-weight: 600;
+}
+.handle {
+  fill: var(--panel);
+  stroke: var(--moss);
+  stroke-width: 2px;
+  cursor: move;
+  pointer-events: auto;
+  touch-action: none;
+}
+.handle:focus-visible {
+  outline: none;
+  stroke: var(--slate);
+  stroke-width: 4px;
+}
+</style>

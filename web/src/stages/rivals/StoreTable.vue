@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import { computed, useTemplateRef } from 'vue'
+import { origins, storeFigures, type StoreFigure } from '@sickle/core/stores'
+import { currencySign, figureText } from '@/shared/format'
+import { useRules } from '@/shared/stores/rules'
+import { useTallList } from '@/shared/use-tall-list'
+import { useRivals } from './rivals-store'
+
+/** The stores in their order, of which only the rows on the screen are built. */
+const rivals = useRivals()
+const rules = useRules()
+const box = useTemplateRef('box')
+const none = new Map<number, number>()
+const [rowHeight, headHeight] = [30, 30]
+const { rows, total, show } = useTallList(
+  box,
+  () => ({ count: rivals.found.length, rowHeight, extra: none }),
+  headHeight,
+)
+const shown = [
+  'unitsTotal',
+  'units',
+  'revenue',
+  'listings',
+  'sellThrough',
+  'unitsPerListing',
+  'averagePrice',
+  'feedback',
+]
+const columns = computed(() => shown.flatMap((name) => storeFigures.find((f) => f.name === name) ?? []))
+const at = (place: number) => rivals.found[place] as number
+const text = ({ name, format }: StoreFigure, store: number) =>
+  figureText(rivals.list?.figures[name]?.[store] ?? NaN, format, rules.home)
+const originOf = (name: string, store: number) => origins[rivals.list?.from[name]?.[store] ?? 0]
+const sorted = (by: string) =>
+  rivals.query.sort.by === by ? (rivals.query.sort.descending ? 'descending' : 'ascending') : 'none'
+const mark = (by: string) => (rivals.query.sort.by === by ? (rivals.query.sort.descending ? ' ▾' : ' ▴') : '')
+/** Goes on from the chosen store to the next or the one before. */
+function move(by: 1 | -1) {
+  const place = rivals.found.findIndex((store) => rivals.isChosen(store))
+  const next = Math.max(0, Math.min(rivals.found.length - 1, place < 0 ? 0 : place + by))
+  if (rivals.found.length === 0) return
+  rivals.choose(at(next))
+  show(next)
+}
+defineExpose({ move })
+</script>
+
+<template>
+  <div
+    ref="box"
+    class="panel table"
+    role="grid"
+    aria-label="Stores"
+    :aria-rowcount="rivals.found.length + 1"
+    tabindex="0"
+    @keydown.down.prevent="move(1)"
+    @keydown.up.prevent="move(-1)"
+  >
+    <div class="line head" role="row">
+      <span role="columnheader" :aria-sort="sorted('name')"
+        ><button class="bare" @click="rivals.sortBy('name')">Store{{ mark('name') }}</button></span
+      >
+      <span role="columnheader">Market</span>
+      <span role="columnheader" class="num" :aria-sort="sorted('age')"
+        ><button class="bare" @click="rivals.sortBy('age')">Months{{ mark('age') }}</button></span
+      >
+      <span v-for="c in columns" :key="c.name" role="columnheader" class="num" :aria-sort="sorted(c.name)"
+        ><button class="bare" @click="rivals.sortBy(c.name)">
+          {{ c.label }}{{ c.format === 'money' ? `, ${currencySign(rules.home)}` : '' }}{{ mark(c.name) }}
+        </button></span
+      >
+    </div>
+    <div class="rows" :style="{ height: `${total}px` }">
+      <div
+        v-for="r in rows"
+        :key="at(r.index)"
+        class="line at"
+        role="row"
+        :class="{ on: rivals.isChosen(at(r.index)) }"
+        :aria-selected="rivals.isChosen(at(r.index))"
+        :aria-rowindex="r.index + 2"
+        :style="{ transform: `translateY(${r.start}px)` }"
+        @click="rivals.choose(at(r.index))"
+      >
+        <span role="gridcell" class="name">{{ rivals.list?.names[at(r.index)] }}</span>
+        <span role="gridcell" class="quiet">{{ rivals.list?.markets[at(r.index)] }}</span>
+        <span role="gridcell" class="num">{{
+          figureText(rivals.list?.age[at(r.index)] ?? NaN, 'count', rules.home)
+        }}</span>
+        <span
+          v-for="c in columns"
+          :key="c.name"
+          role="gridcell"
+          class="num"
+          :class="{ summed: originOf(c.name, at(r.index)) === 'summed' }"
+          :title="
+            originOf(c.name, at(r.index)) === 'unknown'
+              ? 'not known'
+              : `${originOf(c.name, at(r.index))}${originOf(c.name, at(r.index)) === 'summed' ? ' from the listings gathered' : ' by a list of stores'}`
+          "
+          >{{ text(c, at(r.index)) }}</span
+        >
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.table {
+  overflow: auto;
+  min-height: 0;
+  font-size: 13px;
+}
+.rows {
+  position: relative;
+}
+.line {
+  display: grid;
+  grid-template-columns: minmax(140px, 1.4fr) 96px 58px repeat(8, minmax(88px, 1fr));
+  column-gap: 10px;
+  align-items: center;
+  height: 30px;
+  min-width: 100%;
+  padding: 0 12px;
+  border-bottom: 1px solid var(--line);
+}
+.line > span {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.head {
+  position: sticky;
+  top: 0;
+  z-index: 1;
+  background: var(--panel);
+  color: var(--quiet);
+  font-size: 12px;
+}
+.head button {
+  max-width: 100%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.at {
+  position: absolute;
+  left: 0;
+  right: 0;
+  cursor: pointer;
+}
+.at:hover {
+  background: var(--sunk);
+}
+.at.on {
+  background: var(--slate-soft);
+  box-shadow: inset 3px 0 0 var(--slate);
+}
+.name {
+  font-weight: 500;
+}
+.summed {
+  color: var(--quiet);
+}
+</style>
