@@ -2,12 +2,15 @@
 import { NButton, NProgress } from 'naive-ui'
 import { computed } from 'vue'
 import { useJobs } from '@/shared/stores/jobs'
+import { useAfterPaint } from '@/shared/use-after-paint'
 import DropField from './DropField.vue'
 import ScanForm from './ScanForm.vue'
 
 defineProps<{ busy: boolean }>()
 defineEmits<{ demo: [] }>()
 const jobs = useJobs()
+// a file that is brought in leads here: the page is not to stand still for what is less wanted
+const isPainted = useAfterPaint(() => true)
 const finished = computed(() => jobs.jobs.filter((j) => j.state === 'done').length)
 const share = computed(() => {
   const part = jobs.active.find((j) => j.state === 'running')?.done ?? 0
@@ -51,7 +54,7 @@ const share = computed(() => {
     <section class="panel door">
       <h2>Connect a source</h2>
       <p>A market that answers by the connector contract. One that is made up ships with Sickle.</p>
-      <ScanForm />
+      <ScanForm v-if="isPainted" class="form" /><span v-else class="form" />
     </section>
   </div>
 </template>
@@ -71,6 +74,9 @@ header {
 }
 h1 {
   font-size: 28px;
+}
+.form {
+  min-height: 104px;
 }
 .door {
   padding: 22px;

@@ -7,6 +7,7 @@ import { useJobs } from '@/shared/stores/jobs'
 import { useRules } from '@/shared/stores/rules'
 import { useWriteLock } from '@/shared/stores/write-lock'
 import { useWorkspace } from '@/shared/stores/workspace'
+import { useAfterPaint } from '@/shared/use-after-paint'
 import DropField from './DropField.vue'
 import FileOpening from './FileOpening.vue'
 import FirstDoors from './FirstDoors.vue'
@@ -26,6 +27,7 @@ const jobs = useJobs()
 const rules = useRules()
 const writeLock = useWriteLock()
 const router = useRouter()
+const isPainted = useAfterPaint(() => true)
 const demo = ref<'idle' | 'loading'>('idle')
 
 async function loadDemo() {
@@ -70,7 +72,8 @@ async function loadDemo() {
       </header>
       <div class="ways">
         <DropField />
-        <ScanForm class="panel way" />
+        <ScanForm v-if="isPainted" class="panel way" />
+        <div v-else class="panel way" />
       </div>
       <ScanList />
       <TheLedger />
@@ -93,6 +96,7 @@ async function loadDemo() {
   gap: 14px;
 }
 .way {
+  min-height: 126px;
   padding: 12px 16px;
 }
 .head {
