@@ -1,3 +1,5 @@
+import type { StoreList } from '@sickle/core/stores'
+import type { OpenedStore } from './store-methods'
 import Papa from 'papaparse'
 import { noCorrections, plainRules } from '@sickle/core/catalog'
 import { emptyQuery, type Answer, type FindRow } from '@sickle/core/engine'
@@ -29,7 +31,7 @@ beforeAll(async () => {
     listings: 5,
     offers: 2,
     branches: 3,
-    stores: 3,
+    stores: 4,
     markets: ['Marrowgate'],
     noRate: [],
     figuresTo: 20_605,
@@ -178,4 +180,16 @@ test('what was spoilt since is found by looking through it, and set aside when a
   db.close()
   const again = (await engine.call('load', [rules, noCorrections])) as { listings: number; spoilt: object }
   expect([again.listings, again.spoilt]).toEqual([10, {}])
+})
+
+test('stores are added up from their listings, and one opens with the items of what sells best', async () => {
+  const list = (await engine.call('stores', [])) as StoreList
+  const at = list.names.indexOf('Hedge End Co.')
+  expect([list.figures.units?.[at], list.figures.listings?.[at], list.figures.unitsTotal?.[at]]).toEqual([40, 1, NaN])
+  const look = (await engine.call('store', ['Marrowgate', 'Hedge End Co.'])) as OpenedStore
+  expect([look.summed.units, look.topFifth, look.makes80]).toEqual([40, 1, 1])
+  const [best] = look.best
+  expect([best?.units, best?.title]).toEqual([40, 'Balcony hook 4-pack, black'])
+  expect(await engine.call('item', [look.itemKeys[best!.key]!])).not.toBeNull()
+  expect(await engine.call('store', ['Marrowgate', 'Nobody'])).toBeNull()
 })

@@ -12,6 +12,9 @@ export function naiveTheme(c: Palette): GlobalThemeOverrides {
       fontSizeSmall: '13px',
       borderRadius: '0',
     },
+    // in the dark Naive UI leaves the edge of a field away: on panels of its own colour it would not be seen
+    Input: { border: `1px solid ${c.line}`, borderDisabled: `1px solid ${c.line}` },
+    InternalSelection: { border: `1px solid ${c.line}`, borderDisabled: `1px solid ${c.line}` },
     Checkbox: { border: `1px solid ${c.quiet}`, fontSizeSmall: '13px' },
     Radio: { fontSizeSmall: '13px', buttonHeightSmall: '26px', labelFontWeight: '400' },
     common: {

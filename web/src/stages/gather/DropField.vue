@@ -29,6 +29,9 @@ const gather = useGather()
   text-align: left;
   cursor: pointer;
 }
+.drop svg {
+  flex: none;
+}
 .drop:hover {
   border-color: var(--moss);
   background: var(--moss-soft);

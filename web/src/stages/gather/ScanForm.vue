@@ -132,7 +132,7 @@ async function start() {
 }
 .select {
   flex: 1 1 110px;
-  min-width: 0;
+  min-width: 96px;
 }
 .line b {
   white-space: nowrap;

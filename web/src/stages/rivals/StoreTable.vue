@@ -17,16 +17,7 @@ const { rows, total, show } = useTallList(
   () => ({ count: rivals.found.length, rowHeight, extra: none }),
   headHeight,
 )
-const shown = [
-  'unitsTotal',
-  'units',
-  'revenue',
-  'listings',
-  'sellThrough',
-  'unitsPerListing',
-  'averagePrice',
-  'feedback',
-]
+const shown = ['unitsTotal', 'units', 'revenue', 'listings', 'sellThrough', 'averagePrice', 'feedback']
 const columns = computed(() => shown.flatMap((name) => storeFigures.find((f) => f.name === name) ?? []))
 const at = (place: number) => rivals.found[place] as number
 const text = ({ name, format }: StoreFigure, store: number) =>
@@ -117,7 +108,7 @@ defineExpose({ move })
 }
 .line {
   display: grid;
-  grid-template-columns: minmax(140px, 1.4fr) 96px 58px repeat(8, minmax(88px, 1fr));
+  grid-template-columns: minmax(140px, 1.4fr) 96px 58px repeat(7, minmax(88px, 1fr));
   column-gap: 10px;
   align-items: center;
   height: 30px;
