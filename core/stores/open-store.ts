@@ -35,10 +35,10 @@ export interface StoreLook {
   /** cumulative share of the units over the share of the listings, best first; at most a hundred steps */
   curve: { listings: number; units: number }[]
   best: StoreListing[]
-  /** put up in the last 60 days, and sold since */
-  newSelling: StoreListing[]
-  /** put up in the last 60 days, of those that say when */
+  /** put up in the last 60 days, of those that say when; those of them that sold in the window; and the best of these */
   newListings: number
+  newThatSell: number
+  newSelling: StoreListing[]
   /** the last day its figures speak of; null where no listing is gathered */
   windowEnd: number | null
 }
@@ -82,6 +82,7 @@ export function openStore(
       .sort(bySales)
       .slice(0, mostNew),
     newListings: fresh.length,
+    newThatSell: fresh.filter((l) => (l.units ?? 0) > 0).length,
     windowEnd: rows.length === 0 ? null : Math.max(...rows.map(windowEndOf(catalog))),
   }
 }

@@ -1,3 +1,4 @@
+import type { Grade } from '../catalog'
 import type { FigureFormat } from '../records'
 import type { SummedFigures } from './figures'
 import type { StatedStore } from './stated'
@@ -9,10 +10,14 @@ export interface StoreFigure {
   format: FigureFormat
   /** why the two may differ */
   differs: string
+  /** whether what is stated speaks of a window: of another length than 30 days it is brought to 30, and an estimate */
+  isOfWindow?: boolean
   stated: (store: StatedStore) => number | null
   /** null where listings say nothing of it */
   summed: ((store: SummedFigures) => number | null) | null
 }
+
+const in30Days = (sum: number | null, { windowDays }: StatedStore) => (sum === null ? null : (sum * 30) / windowDays)
 
 const gathered = 'the sum is over the listings gathered, of those still up'
 
@@ -31,7 +36,8 @@ export const storeFigures: readonly StoreFigure[] = [
     label: 'Units, 30 d',
     format: 'count',
     differs: gathered,
-    stated: (s) => (s.units === null ? null : (s.units * 30) / s.windowDays),
+    isOfWindow: true,
+    stated: (s) => in30Days(s.units, s),
     summed: (s) => s.units,
   },
   {
@@ -39,7 +45,8 @@ export const storeFigures: readonly StoreFigure[] = [
     label: 'Sales, 30 d',
     format: 'money',
     differs: 'the sum takes asking prices: where a listing has variations it is an upper bound',
-    stated: (s) => (s.revenueE4 === null ? null : (s.revenueE4 * 30) / s.windowDays),
+    isOfWindow: true,
+    stated: (s) => in30Days(s.revenueE4, s),
     summed: (s) => s.revenueE4,
   },
   {
@@ -63,7 +70,8 @@ export const storeFigures: readonly StoreFigure[] = [
     label: 'Units a listing',
     format: 'number',
     differs: gathered,
-    stated: (s) => (s.units === null || !s.listings ? null : (s.units * 30) / s.windowDays / s.listings),
+    isOfWindow: true,
+    stated: (s) => (s.listings ? in30Days(s.units === null ? null : s.units / s.listings, s) : null),
     summed: (s) => s.unitsPerListing,
   },
   {
@@ -86,3 +94,7 @@ export const storeFigures: readonly StoreFigure[] = [
   { name: 'positive', label: 'Good feedback', format: 'percent', differs: '', stated: (s) => s.positive, summed: null },
   { name: 'rating', label: 'Rating', format: 'rating', differs: '', stated: (s) => s.rating, summed: null },
 ]
+
+/** How surely a stated figure is known: as the list says it, or brought from a window of another length. */
+export const statedGrade = ({ isOfWindow }: StoreFigure, { windowDays }: StatedStore): Grade =>
+  isOfWindow && windowDays !== 30 ? 'estimated' : 'reported'

@@ -1,15 +1,15 @@
 import { ListingReader, toHome, type Catalog, type SellerRules } from '../catalog'
 import type { Capture } from '../records'
 import { numbers } from '../tables'
-import { ageInMonths, summedFigures } from './figures'
+import { ageInMonths, summedFigures, type SummedFigures } from './figures'
 import { rollUp } from './roll-up'
-import { storeFigures } from './store-figures'
+import { statedGrade, storeFigures, type StoreFigure } from './store-figures'
 import { statedStores, type StatedStore } from './stated'
 import { numberStores, type StorePlaces } from './store-places'
 import { windowEndOf, windowUnits } from './window-units'
 
 /** where a figure that is shown comes from, as it stands in `StoreList.from` */
-export const origins = ['unknown', 'stated', 'summed'] as const
+export const origins = ['unknown', 'stated', 'summed', 'scaled'] as const
 export type Origin = (typeof origins)[number]
 
 /** All stores, column by column. Shape: one entry a store; NaN is not known. */
@@ -49,16 +49,27 @@ export function knownStores(catalog: Catalog, lists: readonly Capture[], rules: 
   }
   for (let store = 0; store < count; store++) {
     const [said, summed] = [stated.get(store), summedFigures(sums, store)]
-    for (const { name, stated: ofStated, summed: ofSummed } of storeFigures) {
-      const value = said && ofStated(said)
-      const own = ofSummed && summed.listings > 0 ? ofSummed(summed) : null
-      if (value == null && own === null) continue
-      ;(figures[name] as Float64Array)[store] = value ?? (own as number)
-      ;(from[name] as Uint8Array)[store] = value == null ? 2 : 1
+    for (const figure of storeFigures) {
+      const { value, origin } = shownSide(figure, said, summed)
+      ;(figures[figure.name] as Float64Array)[store] = value ?? NaN
+      ;(from[figure.name] as Uint8Array)[store] = origins.indexOf(origin)
     }
   }
   const { markets, names } = places
   return { places, stated, list: { count, markets, names, age: ages(catalog, places, stated), figures, from } }
+}
+
+/** What stands in the list: what a list of stores states, as it speaks of the whole store; else the sum. A sum over no listing is no sum. */
+function shownSide(
+  figure: StoreFigure,
+  said: StatedStore | undefined,
+  summed: SummedFigures,
+): { value: number | null; origin: Origin } {
+  const stated = said ? figure.stated(said) : null
+  if (said && stated !== null)
+    return { value: stated, origin: statedGrade(figure, said) === 'estimated' ? 'scaled' : 'stated' }
+  const own = figure.summed && summed.listings > 0 ? figure.summed(summed) : null
+  return { value: own, origin: own === null ? 'unknown' : 'summed' }
 }
 
 /** Asking prices in E4 of the home currency, NaN where not known. @param rows of some listings alone; all without */

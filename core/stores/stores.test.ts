@@ -6,7 +6,7 @@ import { textAt, textColumn, type RowRecord } from '../tables'
 import { concentrationOf } from './concentration'
 import { emptyStoreQuery, findStores, meets, usualCriteria } from './criteria'
 import { ageInMonths } from './figures'
-import { knownStores } from './store-list'
+import { knownStores, origins } from './store-list'
 
 const rules: SellerRules = {
   ...plainRules('EUR'),
@@ -94,7 +94,11 @@ test('what a list of stores states stands before what listings sum to; what it l
     sellThrough: 0.8,
     units: 6,
   })
-  expect(['unitsTotal', 'units', 'positive'].map((name) => known.list.from[name]?.[sill])).toEqual([1, 2, 0])
+  const originsOf = (store: number) =>
+    ['unitsTotal', 'units', 'positive'].map((name) => origins[known.list.from[name]?.[store] as number])
+  expect(originsOf(sill)).toEqual(['stated', 'summed', 'unknown'])
+  // stated for 90 days and brought to 30: no statement any more
+  expect(originsOf(far)).toEqual(['stated', 'scaled', 'unknown'])
   // 180 units in 90 days are 60 in 30; a store without a listing gathered has no sums, not sums of zero
   expect(figuresOf(known, far)).toMatchObject({ units: 60, runRate: 730, listings: NaN, sellThrough: NaN })
   expect(known.list.age[sill]).toBeCloseTo(304 / 30.4375, 9)

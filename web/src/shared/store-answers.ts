@@ -10,11 +10,10 @@ export function whatMadeTheMoney({ topFifth, makes80, summed }: StoreLook): stri
 }
 
 /** What is new in it and already sells. */
-export function whatIsNew({ newListings, newSelling, summed }: StoreLook): string {
-  if (newListings === 0)
-    return summed.listings === 0 ? 'Not known: no listing of it is gathered.' : `Nothing put up in ${newDays} days.`
-  const sells = newSelling.length === 0 ? 'none of them has sold yet' : `${count(newSelling.length)} shown below sold`
-  return `${plural(newListings, 'listing')} put up in ${newDays} days; ${sells}.`
+export function whatIsNew({ newListings, newThatSell, summed }: StoreLook): string {
+  if (summed.listings === 0) return 'Not known: no listing of it is gathered.'
+  if (newListings === 0) return `No listing is known to be put up in ${newDays} days.`
+  return `${plural(newListings, 'listing')} put up in ${newDays} days; ${newThatSell === 0 ? 'none' : count(newThatSell)} of them sold.`
 }
 
 /** How much of a store is gathered, where a list says how much there is; null where nothing says so. */

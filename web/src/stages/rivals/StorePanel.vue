@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
 import { computed } from 'vue'
-import { storeFigures } from '@sickle/core/stores'
+import { statedGrade, storeFigures } from '@sickle/core/stores'
 import { amount, count, currencySign, dayInWords, decimal, figureText } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { whatIsGathered, whatIsNew, whatMadeTheMoney } from '@/shared/store-answers'
@@ -21,15 +21,20 @@ const sides = computed(() =>
     const summed = figure.summed && store.summed.listings > 0 ? figure.summed(store.summed) : null
     if (stated === null && summed === null) return []
     const unit = figure.format === 'money' ? `, ${currencySign(rules.home)}` : ''
-    return [{ ...figure, label: `${figure.label}${unit}`, said: stated, sum: summed }]
+    const grade = store.stated && stated !== null ? statedGrade(figure, store.stated) : null
+    return [{ ...figure, label: `${figure.label}${unit}`, said: stated, grade, sum: summed }]
   }),
 )
 const curve = computed(() =>
   store.curve.map((c, i) => `${i === 0 ? 'M0,100 L' : 'L'}${c.listings * 100},${100 - c.units * 100}`).join(' '),
 )
 const lists = computed(() => [
-  { title: 'Sells best now', of: store.best, none: 'No listing of it is known to sell.' },
-  { title: 'New, and already sells', of: store.newSelling, none: whatIsNew(store) },
+  {
+    title: 'What sells best now?',
+    says: store.best.length ? '' : 'No listing of it is known to sell.',
+    of: store.best,
+  },
+  { title: 'What is new and already sells?', says: whatIsNew(store), of: store.newSelling },
 ])
 const key = (listing: string) => store.itemKeys[listing] ?? ''
 </script>
@@ -71,8 +76,8 @@ const key = (listing: string) => store.itemKeys[listing] ?? ''
     <div class="lists">
       <div v-for="list in lists" :key="list.title">
         <h3>{{ list.title }}</h3>
-        <p v-if="!list.of.length" class="small quiet">{{ list.none }}</p>
-        <PlainTable v-else class="tight">
+        <p v-if="list.says" class="small">{{ list.says }}</p>
+        <PlainTable v-if="list.of.length" class="tight">
           <tbody>
             <tr v-for="l in list.of" :key="l.key">
               <td>
@@ -100,7 +105,9 @@ const key = (listing: string) => store.itemKeys[listing] ?? ''
       <tbody>
         <tr v-for="f in sides" :key="f.name">
           <th scope="row">{{ f.label }}</th>
-          <td class="num">{{ figureText(f.said, f.format, rules.home) }}</td>
+          <td class="num">
+            {{ figureText(f.said, f.format, rules.home) }}<GradeMark v-if="f.grade" :grade="f.grade" />
+          </td>
           <td class="num">{{ figureText(f.sum, f.format, rules.home) }}</td>
           <td class="small quiet">{{ f.said !== null && f.sum !== null ? f.differs : '' }}</td>
         </tr>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
-import { origins, storeFigures, type StoreFigure } from '@sickle/core/stores'
+import { origins, storeFigures, type Origin, type StoreFigure } from '@sickle/core/stores'
 import { currencySign, figureText } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useTallList } from '@/shared/use-tall-list'
+import GradeMark from '@/shared/widgets/GradeMark.vue'
 import { useRivals } from './rivals-store'
 
 /** The stores in their order, of which only the rows on the screen are built. */
@@ -22,7 +23,13 @@ const columns = computed(() => shown.flatMap((name) => storeFigures.find((f) => 
 const at = (place: number) => rivals.found[place] as number
 const text = ({ name, format }: StoreFigure, store: number) =>
   figureText(rivals.list?.figures[name]?.[store] ?? NaN, format, rules.home)
-const originOf = (name: string, store: number) => origins[rivals.list?.from[name]?.[store] ?? 0]
+const originOf = (name: string, store: number): Origin => origins[rivals.list?.from[name]?.[store] ?? 0] ?? 'unknown'
+const originWords: Record<Origin, string> = {
+  unknown: 'not known',
+  stated: 'as a list of stores states it',
+  summed: 'summed from the listings gathered',
+  scaled: 'a list states it for another window: brought to 30 days, an estimate',
+}
 const sorted = (by: string) =>
   rivals.query.sort.by === by ? (rivals.query.sort.descending ? 'descending' : 'ascending') : 'none'
 const mark = (by: string) => (rivals.query.sort.by === by ? (rivals.query.sort.descending ? ' ▾' : ' ▴') : '')
@@ -85,13 +92,9 @@ defineExpose({ move })
           role="gridcell"
           class="num"
           :class="{ summed: originOf(c.name, at(r.index)) === 'summed' }"
-          :title="
-            originOf(c.name, at(r.index)) === 'unknown'
-              ? 'not known'
-              : `${originOf(c.name, at(r.index))}${originOf(c.name, at(r.index)) === 'summed' ? ' from the listings gathered' : ' by a list of stores'}`
-          "
-          >{{ text(c, at(r.index)) }}</span
-        >
+          :title="originWords[originOf(c.name, at(r.index))]"
+          >{{ text(c, at(r.index)) }}<GradeMark v-if="originOf(c.name, at(r.index)) === 'scaled'" grade="estimated"
+        /></span>
       </div>
     </div>
   </div>
