@@ -41,6 +41,9 @@ test('what a list of stores states stands beside what its listings sum to; both 
   await expect(page.getByRole('region', { name: 'Ledger' }).getByText('stores.csv')).toBeVisible()
   await go(page, 'Rivals')
   await expect(stores(page).getByRole('row').nth(1)).toContainText('Far Rail')
+  // the Row counts those that only a list names, as the page does
+  await expect(page.getByRole('link', { name: /^Rivals/ })).toContainText('5 stores')
+  await expect(page.getByRole('status').filter({ hasText: 'worth a study' })).toContainText('of 5 stores')
   await stores(page).focus()
   await page.keyboard.press('j')
   await expect(store(page, 'Far Rail')).toContainText('Not known: no listing of it says what it sold.')

@@ -54,7 +54,7 @@ async function begin(id: string, options: RunScanOptions): Promise<ScanEntry> {
   const scan = present(await store.change(id, { state: 'running', note: '' }))
   if (scan.pages !== null) return scan
   const { plan } = scan
-  const about = await source.about()
+  const about = await source.about(plan.source)
   if (!('page' in about))
     throw new Problem('source-refused', { reason: 'again' in about ? about.again : about.refused })
   let first: SourcePage | null = null

@@ -17,7 +17,7 @@ export interface SourceAbout {
 
 /** Where a scan's answers come from. */
 export interface ScanSource {
-  about: () => Promise<Fetched<SourceAbout>>
+  about: (source: string) => Promise<Fetched<SourceAbout>>
   /** @param asOf the state of the list that the first page was of, '' where it is not known yet */
   page: (plan: ScanPlan, page: number, asOf: string) => Promise<Fetched<SourcePage>>
 }

@@ -12,6 +12,7 @@ import {
 import { makeFigures, renewFigures } from '@sickle/core/engine'
 import { stopIfCancelled } from '@sickle/core/problem'
 import type { Capture, KindName } from '@sickle/core/records'
+import { numberStores } from '@sickle/core/stores'
 import { placesOf, type Table } from '@sickle/core/tables'
 import { openDatabase } from '../storage/database'
 import { listImports } from '../storage/imports'
@@ -56,6 +57,7 @@ export class EngineState {
   readonly #read = new ReadCaptures()
   #keeping: ReturnType<typeof setTimeout> | undefined
   #loading: Promise<unknown> = Promise.resolve()
+  #stores: { listings: Table; lists: string; count: number } | null = null
 
   /**
    * Takes up what was worked out last, brings up to date what is worked out, or works everything out. One begun while another is on its
@@ -90,8 +92,9 @@ export class EngineState {
       const before = await this.engine?.maker.catch(() => null)
       const load: Load = { db, ledger, settled, context, onNews }
       const maker = before ? await this.#follow(before, load) : await this.#workOut(load)
-      this.#keepLater(this.#print(ledger, settled))
-      return { ...summaryOf(maker), spoilt: Object.fromEntries(this.#read.spoilt) }
+      const stores = await this.#countStores(load, maker.catalog.listings)
+      this.#keepLater(this.#print(ledger, settled), stores)
+      return { ...summaryOf(maker, stores), spoilt: Object.fromEntries(this.#read.spoilt) }
     } finally {
       if (isClosing) db.close()
     }
@@ -119,6 +122,17 @@ export class EngineState {
     } finally {
       db.close()
     }
+  }
+
+  /** How many stores listings and lists of stores name: what Rivals will show. Counted anew where either changed. */
+  async #countStores({ db, ledger }: Load, listings: Table): Promise<number> {
+    const lists = ledger.filter((e) => e.kind === 'stores')
+    const of = lists.map((e) => e.id).join()
+    if (this.#stores?.listings !== listings || this.#stores.lists !== of) {
+      const { names } = numberStores(listings, await this.#read.of(db, lists))
+      this.#stores = { listings, lists: of, count: names.length }
+    }
+    return this.#stores.count
   }
 
   /** Everything from the beginning. */
@@ -199,17 +213,22 @@ export class EngineState {
   }
 
   /** Keeps what was worked out once changes rest. */
-  #keepLater(print: string): void {
+  #keepLater(print: string, stores: number): void {
     clearTimeout(this.#keeping)
-    this.#keeping = setTimeout(() => void this.#keep(print), restMs)
+    this.#keeping = setTimeout(() => void this.#keep(print, stores), restMs)
   }
 
-  async #keep(print: string): Promise<void> {
+  async #keep(print: string, stores: number): Promise<void> {
     const now = this.engine
     if (!now) return
     const { catalog } = await now.maker
     const db = await openDatabase()
-    await writeSnapshot(db, print, { catalog, figures: now.figures }, now.firstScreen()).finally(() => db.close())
+    await writeSnapshot(
+      db,
+      print,
+      { catalog, figures: now.figures },
+      now.firstScreen(stores),
+    ).finally(() => db.close())
   }
 }
 

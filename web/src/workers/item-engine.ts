@@ -1,4 +1,3 @@
-import { numberStores } from '@sickle/core/stores'
 import type { Item, ItemMaker } from '@sickle/core/catalog'
 import { Finder, findRow, movers, type Answer, type FindRow, type Query } from '@sickle/core/engine'
 import { findRate } from '@sickle/core/money'
@@ -105,11 +104,11 @@ export class ItemEngine {
     setTimeout(step, 300)
   }
 
-  /** What rests so that the first screen is there before the catalog. */
-  firstScreen(): FirstScreen {
+  /** What rests so that the first screen is there before the catalog. @param stores how many there are */
+  firstScreen(stores: number): FirstScreen {
     const finder = new Finder(() => this.#now().catalog, this.figures)
     for (const at of finder.places(0, firstRows)) this.#row(at)
-    return { summary: summaryOf(this.#now()), rows: [...this.#rows], places: [...this.#places] }
+    return { summary: summaryOf(this.#now(), stores), rows: [...this.#rows], places: [...this.#places] }
   }
 
   #figuresAt(at: number): Record<string, number | null> {
@@ -128,14 +127,14 @@ export class ItemEngine {
   }
 }
 
-export function summaryOf(maker: ItemMaker): FirstScreen['summary'] {
+export function summaryOf(maker: ItemMaker, stores: number): FirstScreen['summary'] {
   const { listings, windowEnds, offers } = maker.catalog
   return {
     items: maker.count,
     listings: listings.rows,
     offers: offers.length,
     branches: textColumn(listings, 'category').words.length,
-    stores: numberStores(listings, []).names.length,
+    stores,
     markets: Object.keys(windowEnds).sort(),
     noRate: withoutRate(maker),
     figuresTo: Object.keys(windowEnds).length === 0 ? null : Math.max(...Object.values(windowEnds)),

@@ -32,8 +32,7 @@ export const scanMethods = {
   async run({ signal, progress }: CallContext, id: string, now: number): Promise<ScanEntry> {
     const db = await openDatabase()
     try {
-      const scan = await readScan(db, id)
-      const ports = { store: scanStore(db, now), source: sourceOf(scan?.plan.source ?? '', signal) }
+      const ports = { store: scanStore(db, now), source: sourceOf(signal) }
       const sleep = (ms: number) => wait(ms, signal)
       return await runScan(id, { ...ports, now, signal, random: () => Math.random(), sleep, onProgress: progress })
     } finally {
@@ -56,9 +55,9 @@ export const scanMethods = {
 
 const askAbout = (source: string, signal: AbortSignal) => askSource<SourceAbout>(`${source}/about`, {}, signal)
 
-/** A source as Sickle's own server hands its answers on. */
-const sourceOf = (source: string, signal: AbortSignal): ScanSource => ({
-  about: () => askAbout(source, signal),
+/** Sources as Sickle's own server hands their answers on. */
+const sourceOf = (signal: AbortSignal): ScanSource => ({
+  about: (source) => askAbout(source, signal),
   page: (plan, page, asOf) => fetchPage(plan, page, asOf, signal),
 })
 
