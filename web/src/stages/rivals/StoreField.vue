@@ -46,10 +46,11 @@ watchEffect(() => {
   const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name)
   // drawn anew when the theme changes
   const [moss, slate, wheat] = [colour('--moss'), colour('--slate'), colour('--wheat'), settings.value.theme]
+  const [chosen, criteria] = [rivals.chosenAt, rivals.query.criteria]
   for (const { store, x, y, r } of now.points) {
-    const isChosen = rivals.isChosen(store)
+    const isChosen = store === chosen
     context.globalAlpha = isChosen ? 1 : 0.5
-    context.fillStyle = isChosen ? wheat : meets(list, store, rivals.query.criteria) ? moss : slate
+    context.fillStyle = isChosen ? wheat : meets(list, store, criteria) ? moss : slate
     context.beginPath()
     context.arc(x, y, isChosen ? r + 2 : r, 0, 2 * Math.PI)
     context.fill()

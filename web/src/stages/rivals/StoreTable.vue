@@ -35,7 +35,7 @@ const sorted = (by: string) =>
 const mark = (by: string) => (rivals.query.sort.by === by ? (rivals.query.sort.descending ? ' ▾' : ' ▴') : '')
 /** Goes on from the chosen store to the next or the one before. */
 function move(by: 1 | -1) {
-  const place = rivals.found.findIndex((store) => rivals.isChosen(store))
+  const place = rivals.found.indexOf(rivals.chosenAt)
   const next = Math.max(0, Math.min(rivals.found.length - 1, place < 0 ? 0 : place + by))
   if (rivals.found.length === 0) return
   rivals.choose(at(next))
@@ -75,8 +75,8 @@ defineExpose({ move })
         :key="at(r.index)"
         class="line at"
         role="row"
-        :class="{ on: rivals.isChosen(at(r.index)) }"
-        :aria-selected="rivals.isChosen(at(r.index))"
+        :class="{ on: at(r.index) === rivals.chosenAt }"
+        :aria-selected="at(r.index) === rivals.chosenAt"
         :aria-rowindex="r.index + 2"
         :style="{ transform: `translateY(${r.start}px)` }"
         @click="rivals.choose(at(r.index))"

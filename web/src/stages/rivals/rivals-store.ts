@@ -20,7 +20,14 @@ export const useRivals = defineStore('rivals', () => {
       ? null
       : services.engine.call('store', [chosen.value.market, chosen.value.name]),
   )
-  const found = computed(() => (list.value ? findStores(list.value, query.value) : new Int32Array(0)))
+  // while all are shown a corner that moves changes nothing of which they are, nor of their order
+  const asked = computed(() => {
+    const { criteria, ...rest } = query.value
+    return JSON.stringify({ ...rest, criteria: rest.meetsOnly ? criteria : emptyStoreQuery.criteria })
+  })
+  const found = computed(() =>
+    list.value ? findStores(list.value, JSON.parse(asked.value) as StoreQuery) : new Int32Array(0),
+  )
   /** those of the found that meet the criteria */
   const meeting = computed(() => {
     const all = list.value
@@ -43,7 +50,10 @@ export const useRivals = defineStore('rivals', () => {
     const [market, name] = [all[store], names[store]]
     chosen.value = market === undefined || name === undefined ? null : { market, name }
   }
-  const isChosen = (store: number) =>
-    chosen.value?.market === list.value?.markets[store] && chosen.value?.name === list.value?.names[store]
-  return { query, list, found, meeting, markets, chosen, opened, change, setCriteria, sortBy, choose, isChosen }
+  /** place of the chosen store in the list, -1 where none is */
+  const chosenAt = computed(() => {
+    const { markets: all, names } = list.value ?? { markets: [], names: [] }
+    return names.findIndex((name, at) => name === chosen.value?.name && all[at] === chosen.value.market)
+  })
+  return { query, list, found, meeting, markets, chosen, chosenAt, opened, change, setCriteria, sortBy, choose }
 })
