@@ -83,13 +83,13 @@ async function take(format: ExportFormat) {
         <span class="small">Save as</span>
         <NButton v-for="(f, name) in exportFormats" :key="name" size="small" @click="take(name)">{{ f.label }}</NButton>
       </div>
-      <div ref="box" class="panel table" role="table" :aria-rowcount="(first?.total ?? 0) + 1" tabindex="0">
+      <div ref="box" class="panel tall table" role="table" :aria-rowcount="(first?.total ?? 0) + 1" tabindex="0">
         <div class="line head" role="row" :style="{ gridTemplateColumns: widths }">
           <span v-for="c in first?.columns" :key="c.name" role="columnheader" :class="{ num: isNumber(c.type) }">{{
             c.label
           }}</span>
         </div>
-        <div :style="{ height: `${height}px`, position: 'relative' }">
+        <div class="rows" :style="{ height: `${height}px` }">
           <div
             v-for="v in visible"
             :key="v.index"
@@ -125,35 +125,17 @@ async function take(format: ExportFormat) {
 }
 .table {
   flex: 1;
-  min-height: 0;
-  overflow: auto;
   font-size: 12px;
 }
 .line {
-  display: grid;
   column-gap: 12px;
   padding: 0 10px;
   height: 28px;
-  align-items: center;
   width: max-content;
-  min-width: 100%;
-  border-bottom: 1px solid var(--line);
 }
 .line span {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-.head {
-  position: sticky;
-  top: 0;
-  z-index: 1;
-  background: var(--panel);
-  color: var(--quiet);
-  font-weight: 500;
-}
-.at {
-  position: absolute;
-  left: 0;
 }
 </style>

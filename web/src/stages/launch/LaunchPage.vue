@@ -96,7 +96,7 @@ useKeys('Launch', [
 </script>
 
 <template>
-  <div class="page">
+  <div class="column-page page">
     <header>
       <h1>Launch</h1>
       <span class="quiet"
@@ -145,13 +145,6 @@ useKeys('Launch', [
   .page header {
     flex-wrap: wrap;
   }
-}
-.page {
-  height: 100%;
-  padding: 12px 16px 0;
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
 }
 header {
   display: flex;

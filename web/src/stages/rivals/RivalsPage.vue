@@ -30,7 +30,7 @@ useKeys('Rivals', [{ key: '/', label: 'Search by name', run: () => search.value?
 </script>
 
 <template>
-  <div ref="page" class="page">
+  <div ref="page" class="column-page page">
     <EmptyState v-if="workspace.empty" title="Nothing is gathered yet">
       <p class="quiet">Bring a market's listings or a list of stores, and the stores stand here by age and sales.</p>
       <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
@@ -96,13 +96,6 @@ useKeys('Rivals', [{ key: '/', label: 'Search by name', run: () => search.value?
 </template>
 
 <style scoped>
-.page {
-  height: 100%;
-  padding: 12px 16px 0;
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-}
 .search {
   width: 240px;
   margin-left: auto;

@@ -29,8 +29,8 @@ function toggle(market: string) {
 <style scoped>
 .side {
   border: 0;
-  margin: 0;
-  padding: 14px 16px;
+  margin: 12px 0 0;
+  padding: 0 16px;
 }
 legend {
   font: 650 14px var(--heading);

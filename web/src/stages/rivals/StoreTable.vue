@@ -47,7 +47,7 @@ defineExpose({ move })
 <template>
   <div
     ref="box"
-    class="panel table"
+    class="panel tall table"
     role="grid"
     aria-label="Stores"
     :aria-rowcount="rivals.found.length + 1"
@@ -102,35 +102,18 @@ defineExpose({ move })
 
 <style scoped>
 .table {
-  overflow: auto;
-  min-height: 0;
   font-size: 13px;
 }
-.rows {
-  position: relative;
-}
 .line {
-  display: grid;
   grid-template-columns: minmax(140px, 1.4fr) 96px 58px repeat(7, minmax(88px, 1fr));
   column-gap: 10px;
-  align-items: center;
   height: 30px;
-  min-width: 100%;
   padding: 0 12px;
-  border-bottom: 1px solid var(--line);
 }
 .line > span {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-.head {
-  position: sticky;
-  top: 0;
-  z-index: 1;
-  background: var(--panel);
-  color: var(--quiet);
-  font-size: 12px;
 }
 .head button {
   max-width: 100%;
@@ -138,9 +121,6 @@ defineExpose({ move })
   text-overflow: ellipsis;
 }
 .at {
-  position: absolute;
-  left: 0;
-  right: 0;
   cursor: pointer;
 }
 .at:hover {

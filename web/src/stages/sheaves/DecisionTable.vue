@@ -20,7 +20,7 @@ const { rows, total } = useTallList(box, () => ({ count: list.length, rowHeight,
 </script>
 
 <template>
-  <div ref="box" class="table" role="table" aria-label="Decisions" :aria-rowcount="list.length + 1" tabindex="0">
+  <div ref="box" class="tall table" role="table" aria-label="Decisions" :aria-rowcount="list.length + 1" tabindex="0">
     <div class="line head" role="row">
       <span role="columnheader">Item</span>
       <span role="columnheader">Decision</span>
@@ -52,36 +52,15 @@ const { rows, total } = useTallList(box, () => ({ count: list.length, rowHeight,
 
 <style scoped>
 .table {
-  overflow: auto;
-  min-height: 0;
   font-size: 13px;
 }
-.rows {
-  position: relative;
-}
 .line {
-  display: grid;
   grid-template-columns: minmax(220px, 3fr) 92px minmax(110px, 1.5fr) minmax(110px, 1.5fr) 116px 84px 86px 92px;
   column-gap: 12px;
-  align-items: center;
   height: 48px;
-  min-width: 100%;
   padding: 0 10px;
-  border-bottom: 1px solid var(--line);
 }
 .head {
-  position: sticky;
-  top: 0;
-  z-index: 1;
   height: 28px;
-  background: var(--panel);
-  color: var(--quiet);
-  font-size: 12px;
-  font-weight: 500;
-}
-.at {
-  position: absolute;
-  left: 0;
-  right: 0;
 }
 </style>

@@ -87,7 +87,7 @@ function save() {
 </script>
 
 <template>
-  <div class="page">
+  <div class="column-page page">
     <header>
       <h1 class="sr-only">Sheaves</h1>
       <LineField
@@ -135,13 +135,6 @@ function save() {
   .page header {
     flex-wrap: wrap;
   }
-}
-.page {
-  height: 100%;
-  padding: 12px 16px 0;
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
 }
 header {
   display: flex;
