@@ -1,5 +1,6 @@
 import type { Grade } from '../catalog'
 import { wilsonInterval, type ProportionInterval } from '../demand'
+import { runRate } from '../estimates'
 import type { StoreSums } from './roll-up'
 
 /** mean length of a month, days (365.25 / 12) */
@@ -41,7 +42,7 @@ export function summedFigures(sums: StoreSums, store: number): SummedFigures {
     unitsPerListing: none ? null : units / known,
     revenueE4: none ? null : Math.round(of('revenueE4')),
     averagePriceE4: priced === 0 ? null : Math.round(of('revenueE4') / priced),
-    runRate: none ? null : (units * 365) / sums.days,
+    runRate: none ? null : runRate(units, sums.days),
     unitsTotal: of('knownTotal') === 0 ? null : of('unitsTotal'),
     grade: none ? null : gradeOf(known, of('counted'), of('reported')),
   }

@@ -1,4 +1,5 @@
 import type { Grade } from '../catalog'
+import { runRate } from '../estimates'
 import type { FigureFormat } from '../records'
 import type { SummedFigures } from './figures'
 import type { StatedStore } from './stated'
@@ -87,7 +88,7 @@ export const storeFigures: readonly StoreFigure[] = [
     label: 'Run rate, a year',
     format: 'count',
     differs: gathered,
-    stated: (s) => (s.units === null ? null : (s.units * 365) / s.windowDays),
+    stated: (s) => (s.units === null ? null : runRate(s.units, s.windowDays)),
     summed: (s) => s.runRate,
   },
   { name: 'feedback', label: 'Feedback', format: 'count', differs: '', stated: (s) => s.feedback, summed: null },
