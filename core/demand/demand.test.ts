@@ -4,6 +4,7 @@ import {
   addSeries,
   mannKendall,
   poissonGrowth,
+  rememberedGrowth,
   poissonP,
   stageOfLife,
   sumWindow,
@@ -82,6 +83,15 @@ test.each(r.growth)('p of $earlier → $later (exposure $exposure) agrees with R
   expect(poissonP(ref.later, ref.earlier, ref.exposure)).toBeCloseTo(ref.p, 10)
 })
 
+test('a growth that is remembered is the one that is worked out, of any exposure and at the second time too', () => {
+  const remembered = rememberedGrowth()
+  const counts = [0, 1, 3, 40, 5000, 2.5]
+  for (let time = 0; time < 2; time++)
+    for (const later of counts)
+      for (const earlier of counts)
+        for (const exposure of [1, 0.5, 2])
+          expect(remembered(later, earlier, exposure)).toEqual(poissonGrowth(later, earlier, exposure))
+})
 test('growth from nothing has no ratio', () => expect(poissonGrowth(5, 0).ratio).toBeNull())
 
 const daily = (values: (number | null)[], start = 20000): UnitSeries => ({

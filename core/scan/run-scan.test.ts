@@ -194,3 +194,19 @@ test('what came in before is merged with what comes now', async () => {
   const done = await runScan('s', { ...calm, store, source: sourceOf(202).source })
   expect(done.taken).toBe(5)
 })
+
+test('a record that cannot be taken is told by its place in the whole scan', async () => {
+  const store = begun()
+  const { source } = sourceOf(250)
+  const spoiling: ScanSource = {
+    ...source,
+    page: async (...args) => {
+      const got = await source.page(...args)
+      if (args[1] === 1 && 'page' in got) got.page.records[3] = { id: 'x' }
+      return got
+    },
+  }
+  await runScan('s', { ...calm, store, source: spoiling })
+  // the fourth of the second page of two hundred
+  expect(store.imports.get('s')?.rejected.map((r) => r.row)).toEqual([204])
+})

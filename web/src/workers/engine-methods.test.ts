@@ -193,3 +193,22 @@ test('stores are added up from their listings, and one opens with the items of w
   expect(await engine.call('item', [look.itemKeys[best!.key]!])).not.toBeNull()
   expect(await engine.call('store', ['Marrowgate', 'Nobody'])).toBeNull()
 })
+
+test('stores follow the rules, and those that only a list names are counted', async () => {
+  const revenue = async () => {
+    const list = (await engine.call('stores', [])) as StoreList
+    return list.figures.revenue?.[list.names.indexOf('Hedge End Co.')]
+  }
+  const before = (await revenue()) as number
+  const pounds = { ...rules, homeCurrency: 'GBP', rates: [{ from: 'EUR', to: 'GBP', rate: 0.5, day: '2026-05-31' }] }
+  await engine.call('load', [pounds, noCorrections])
+  expect(await revenue()).toBeCloseTo(before / 2, -2)
+  await bench.bring('stores-2.csv', 'Market,Store,Sales\nMarrowgate,Far Rail,25000\n', {
+    market: 'Marrowgate',
+    kind: 'stores',
+  })
+  const count = async () => ((await engine.call('load', [rules, noCorrections])) as { stores: number }).stores
+  const list = async () => ((await engine.call('stores', [])) as StoreList).count
+  expect(await count()).toBe(await list())
+  expect(((await engine.call('stores', [])) as StoreList).names).toContain('Far Rail')
+})

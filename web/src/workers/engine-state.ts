@@ -223,12 +223,7 @@ export class EngineState {
     if (!now) return
     const { catalog } = await now.maker
     const db = await openDatabase()
-    await writeSnapshot(
-      db,
-      print,
-      { catalog, figures: now.figures },
-      now.firstScreen(stores),
-    ).finally(() => db.close())
+    await writeSnapshot(db, print, { catalog, figures: now.figures }, now.firstScreen(stores)).finally(() => db.close())
   }
 }
 
