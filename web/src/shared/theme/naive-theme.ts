@@ -7,6 +7,12 @@ export function naiveTheme(c: Palette): GlobalThemeOverrides {
     Table: {
       tdColor: 'transparent',
       thColor: 'transparent',
+      tdColorModal: 'transparent',
+      thColorModal: 'transparent',
+      tdColorPopover: 'transparent',
+      thColorPopover: 'transparent',
+      borderColorModal: c.line,
+      borderColorPopover: c.line,
       thTextColor: c.quiet,
       thFontWeight: '500',
       fontSizeSmall: '13px',

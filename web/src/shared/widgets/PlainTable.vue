@@ -3,5 +3,5 @@ import { NTable } from 'naive-ui'
 </script>
 
 <template>
-  <NTable class="plain" size="small" :bordered="false" :bottom-bordered="false"><slot /></NTable>
+  <NTable class="plain" size="small" :bordered="false"><slot /></NTable>
 </template>

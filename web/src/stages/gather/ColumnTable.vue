@@ -133,10 +133,7 @@ td {
   max-width: 210px;
   overflow-wrap: anywhere;
 }
-.unused td {
-  vertical-align: middle;
-}
-.heading {
+.unused .heading {
   color: var(--quiet);
   font-weight: 400;
 }

@@ -204,7 +204,10 @@ const choices = {
 
 <style scoped>
 .name {
-  width: 130px;
+  width: 120px;
+}
+td :deep(.n-input.figure) {
+  width: 62px;
 }
 .acts {
   margin-top: 14px;
