@@ -3,7 +3,8 @@
  * Floors of `web/src` from the top; a file may import from its own floor and those under it.
  */
 const floors = [['main.ts'], ['app'], ['stages'], ['shared'], ['services'], ['workers'], ['storage']]
-const isTest = '\\.test\\.ts$|^web/src/testing/'
+/** tests, and what they and the estimates are made from */
+const isTest = '\\.test\\.ts$|^web/src/testing/|^core/[^/]+/(?:test|judged)-[^/]+\\.ts$'
 const core = '^core/'
 
 const rule = (name, comment, from, to) => ({ name, severity: 'error', comment, from, to })

@@ -8,6 +8,7 @@ import { benchFuzz } from './fuzz'
 import { benchKeep } from './keep'
 import { benchHostile } from './hostile/run'
 import { benchParquet } from './parquet'
+import { benchRivals } from './rivals'
 import { benchRecognition } from './recognition'
 import { report, type Line } from './report'
 import { benchWorkspace } from './workspace'
@@ -27,6 +28,7 @@ const parts: Record<string, () => Promise<Line[]>> = {
   keep: () => benchKeep(base, browser),
   workspace: () => benchWorkspace(base, browser),
   finds: () => benchFinds(base, browser),
+  rivals: () => benchRivals(base, browser),
   engine: () => benchEngine(browser),
   evidence: () => benchEvidence(browser),
   core: () => benchCore(),

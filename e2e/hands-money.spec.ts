@@ -68,6 +68,9 @@ test('every cost counts: the form, fee steps and files, the floor, the rule and 
   await bring(text.replace('"percent": 10', '"percent": 0'))
   await expect(page.getByLabel('Percentage of Market fee')).toHaveValue('0')
   await page.keyboard.press('Escape')
+  // the focus goes back to where the dialog was opened from: nothing is typed before
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'Fees of Marrowgate …' })).toBeFocused()
   await expect(profit).toHaveText('+8.72')
 
   await fill(page, 'Packing', '1.2.3')

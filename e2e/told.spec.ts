@@ -67,7 +67,7 @@ test('everything by name finds what is gathered, and opens it', async ({ page })
     .textContent()
   await type(store?.trim() ?? '?')
   await option(/store, /).click()
-  await expect(page.getByTitle(`Lift the limit store ${store?.trim() ?? '?'}`)).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(store?.trim() ?? '?')
 })
 
 test('the file of finds has barcode and address; a listing is opened in a new tab that knows nothing of this one', async ({

@@ -13,6 +13,31 @@ async function faults(page: Page, theme: string, view: string) {
     )
 }
 
+/** A store opened whole, one that only a list names, the pool and who is like me. */
+async function faultsOfStores(page: Page, theme: string): Promise<string[]> {
+  await page.getByRole('link', { name: /^Rivals/ }).click()
+  await page.getByLabel('Search stores').fill('harbour wall')
+  await page.getByRole('grid', { name: 'Stores' }).getByRole('row').nth(1).click()
+  await page.getByRole('button', { name: /^Open whole/ }).click()
+  await expect(page.getByRole('table', { name: 'Gaps' })).toBeVisible()
+  await atRest(page)
+  const found = await faults(page, theme, 'a store')
+  await page.keyboard.press('Escape')
+  await page.getByRole('radiogroup', { name: 'View of Rivals' }).getByText('Most like me').click()
+  await expect(page.getByRole('table', { name: 'Stores most like me' })).toBeVisible()
+  found.push(...(await faults(page, theme, 'most like me')))
+  await page.getByRole('button', { name: 'First ten into the pool' }).click()
+  await page.getByRole('radiogroup', { name: 'View of Rivals' }).getByText('Pool').click()
+  for (const view of ['Themes', 'Proven items', 'What I have not']) {
+    await page.getByRole('radiogroup', { name: 'View of the pool' }).getByText(view).click()
+    await atRest(page)
+    found.push(...(await faults(page, theme, `pool: ${view}`)))
+  }
+  await page.getByRole('radiogroup', { name: 'View of Rivals' }).getByText('Stores').click()
+  await page.getByLabel('Search stores').fill('')
+  return found
+}
+
 test('axe finds no serious fault on any main view, light and dark', async ({ page }) => {
   test.setTimeout(1_500_000)
   await page.goto('/')
@@ -29,7 +54,7 @@ test('axe finds no serious fault on any main view, light and dark', async ({ pag
   await page.getByRole('button', { name: 'Draft listings' }).click()
   await page.getByRole('button', { name: /^Draft 2 kept items/ }).click()
   for (const theme of ['light', 'dark']) {
-    for (const view of ['Today', 'Gather', 'Demand', 'Finds', 'Margin', 'Sheaves', 'Launch', 'Settings']) {
+    for (const view of ['Today', 'Gather', 'Demand', 'Finds', 'Rivals', 'Margin', 'Sheaves', 'Launch', 'Settings']) {
       await page.getByRole('link', { name: view === 'Settings' ? view : new RegExp(`^${view}`) }).click()
       await expect(page.locator('main h1, main h2, main .name').first()).toBeVisible()
       await atRest(page)
@@ -44,6 +69,7 @@ test('axe finds no serious fault on any main view, light and dark', async ({ pag
     await expect(page.getByRole('region', { name: 'Answers' })).toBeVisible()
     await atRest(page)
     found.push(...(await faults(page, theme, 'Close look in full')))
+    found.push(...(await faultsOfStores(page, theme)))
     await page.getByRole('button', { name: `${theme === 'light' ? 'Dark' : 'Light'} theme` }).click()
   }
   expect(found).toEqual([])
@@ -52,7 +78,7 @@ test('axe finds no serious fault on any main view, light and dark', async ({ pag
 test('the demo comes in through the intake, file by file', async ({ page }) => {
   await loadDemo(page)
   await page.getByRole('link', { name: /^Gather/ }).click()
-  await expect(page.getByRole('region', { name: 'Ledger' }).getByRole('row')).toHaveCount(17)
+  await expect(page.getByRole('region', { name: 'Ledger' }).getByRole('row')).toHaveCount(21)
   // The total line of one market's export is the only row that is not taken.
   await expect(ledgerRow(page, 'gavelhop-listings.csv').getByRole('cell').nth(4)).toHaveText('1')
 })

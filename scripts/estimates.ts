@@ -2,11 +2,11 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { recognitionMarks } from './recognition-marks'
 import { buildCatalog, ItemMaker, noCorrections, plainRules, type Item } from '../core/catalog'
-import { importRows, openFile, proposeMapping } from '../core/intake'
-import type { Capture } from '../core/records'
-import { demoBytes } from '../server/src/demo-bytes'
+import { demoCaptures } from './demo-captures'
+import { coursesSection, packsSection } from './estimate-courses'
+import { ratesSection } from './estimate-rates'
+import { storesSection } from './estimate-stores'
 import {
-  demoFiles,
   demoRates,
   feedbackOf,
   makeWorld,
@@ -23,10 +23,13 @@ import {
   fromRank,
   fromReviews,
   fromStock,
+  learnedRate,
   rankCurve,
   storeSales,
   usualLeaveRate,
+  usualReviewRate,
   type Estimate,
+  type LeaveRate,
   type RankCurve,
 } from '../core/estimates'
 
@@ -35,18 +38,7 @@ interface Known {
 }
 
 async function catalogOf(world: World): Promise<Known> {
-  const captures: Capture[] = []
-  for (const { name, bytes, answers } of await demoBytes(demoFiles(world))) {
-    const opened = await openFile(new File([bytes as Uint8Array<ArrayBuffer>], name))
-    const { mapping } = proposeMapping(opened, Date.UTC(2026, 11, 1))
-    const answered = {
-      ...mapping,
-      market: answers.market ?? null,
-      currency: mapping.currency ?? answers.currency ?? null,
-    }
-    const { table, capturedOn } = await importRows(opened, answered)
-    captures.push({ id: name, kind: mapping.kind, capturedOn, windowDays: mapping.windowDays, table })
-  }
+  const captures = await demoCaptures(world)
   const maker = new ItemMaker(await buildCatalog(captures), { ...plainRules('EUR'), rates: demoRates }, noCorrections)
   return { items: Array.from({ length: maker.count }, (_, i) => maker.at(i)) }
 }
@@ -122,8 +114,25 @@ function judged(name: string, trials: readonly Trial[], least = 5): string {
 
 function estimators(world: World): string {
   const listings = world.listings.filter((l) => !l.daily.slice(-90).includes(null))
-  const byFeedback = listings.map((l) => ({ estimate: fromFeedback(feedbackOf(l).days90), truth: trueUnits(l, 90) }))
-  const byReviews = listings.map((l) => ({ estimate: fromReviews(reviewRiseOf(l)), truth: trueUnits(l, 90) }))
+  // some thirty are one's own: how many leave something is learned from those
+  const own = listings.filter((_, i) => i % Math.floor(listings.length / 30) === 7)
+  const learned = (left: (l: StandinListing) => number, usual: LeaveRate) =>
+    learnedRate(
+      own.map((l) => ({ left: left(l), sold: trueUnits(l, 90) })),
+      usual,
+    )
+  const rates = {
+    feedback: learned((l) => feedbackOf(l).days90, usualLeaveRate),
+    reviews: learned(reviewRiseOf, usualReviewRate),
+  }
+  const byFeedback = listings.map((l) => ({
+    estimate: fromFeedback(feedbackOf(l).days90, rates.feedback),
+    truth: trueUnits(l, 90),
+  }))
+  const byReviews = listings.map((l) => ({
+    estimate: fromReviews(reviewRiseOf(l), rates.reviews),
+    truth: trueUnits(l, 90),
+  }))
   const byStock = listings.flatMap((l) => {
     const { estimate } = fromStock(stockLooksOf(l))
     return estimate ? [{ estimate, truth: seenUnits(l) }] : []
@@ -138,7 +147,7 @@ function estimators(world: World): string {
     judged('feedback and reviews, combined', both),
     judged('falls of stock over about 90 days', byStock),
     judged('rank, from 40 own pairs, ten draws', byRank(world)),
-    judged('store, from its items and how often it is featured', byStore(world)),
+    judged('store, from its items and how often it is featured', byStore(world, rates.feedback)),
   ].join('\n')
 }
 
@@ -169,12 +178,12 @@ function byRank(world: World): Trial[] {
 }
 
 /** Stores of one market: each item by its own feedback, all of it held by the store that lists it. */
-function byStore(world: World): Trial[] {
+function byStore(world: World, rate: LeaveRate): Trial[] {
   const stores = new Map<string, StandinListing[]>()
   for (const l of world.listings) stores.set(l.store.name, [...(stores.get(l.store.name) ?? []), l])
   return [...stores.values()].flatMap((list) => {
-    const held = list.map((l) => ({ units: fromFeedback(feedbackOf(l).days90), featured: 1 }))
-    const estimate = storeSales(held, usualLeaveRate.logSd)
+    const held = list.map((l) => ({ units: fromFeedback(feedbackOf(l).days90, rate), featured: 1 }))
+    const estimate = storeSales(held, rate.logSd)
     return estimate ? [{ estimate, truth: list.reduce((sum, l) => sum + trueUnits(l, 90), 0) }] : []
   })
 }
@@ -217,7 +226,7 @@ writeFileSync(
   path,
   `# How good the estimates are
 
-Measured against the truth that the demo's generator knows; written by \`npm run estimates\`. The first world is the demo (${world.listings.length} listings of
+Measured against the truth that the demo's generator knows; written by \`npm run estimates\`. The first world is the demo without its stores that have stories (${world.listings.length} listings of
 ${world.goods.length} goods, ${world.offers.length} offers), on which thresholds were found; the second is another of the same make (seed 4711), which was used for nothing else.
 
 ## The same goods
@@ -243,13 +252,19 @@ search reports know. Without search reports about one item in five is judged wro
 
 ${first.table}
 
+${coursesSection()}
+${packsSection()}
 ## What is not published
 
 Bias is the middle of estimate / truth; spread is half the span of the middle two thirds; coverage is how often the 80 % interval holds the truth. Of
-listings that truly sold five or more. In this world stores differ in how many of their buyers leave feedback by a quarter (reviews by 40 %).
+listings that truly sold five or more. In this world stores differ in how many of their buyers leave feedback by a quarter (reviews by 40 %); how many leave something is
+learned from thirty pairs that are known.
 
 | from | judged | bias | spread | coverage of the 80 % interval |
 |---|---:|---:|---:|---:|
 ${estimators(world)}
+
+${ratesSection()}
+${await storesSection(world)}
 ${recognition === undefined ? '' : `\n${begins}${recognition}${ends}\n`}`,
 )

@@ -5,7 +5,9 @@ import { adFile, clipFile } from './demo-social'
 import { termRows } from './demo-terms'
 import { featuredShares, feedbackOf, hidesSales } from './observables'
 import { pictureName } from './pictures'
-import { makeWorld, type StandinListing, type World } from './world'
+import { demoWorld, farStoreList, shopList } from './demo-stores'
+import { ownFile } from './demo-own'
+import type { StandinListing, World } from './world'
 
 /** A demo file before it is put into bytes; `rows` become a spreadsheet. */
 export interface DemoFile {
@@ -18,7 +20,7 @@ export interface DemoFile {
 }
 
 /** The demo as files in open formats, each market in a form of its own, as markets are. */
-export function demoFiles(world: World = makeWorld()): DemoFile[] {
+export function demoFiles(world: World = demoWorld()): DemoFile[] {
   const on = (market: string) => world.listings.filter((l) => l.store.market.name === market)
   return [
     text('marrowgate-listings.csv', 'Marrowgate, listings', marrowgate(on('Marrowgate'), world), {
@@ -71,6 +73,17 @@ export function demoFiles(world: World = makeWorld()): DemoFile[] {
     text('openstall-ads.csv', 'Openstall, advertisements', adFile(on('Openstall'), world), { market: 'Openstall' }),
     ...searchesAndSellers(world, on('Marrowgate')),
     quaymaster(world),
+    ...storesAndMine(world),
+  ]
+}
+
+function storesAndMine(world: World): DemoFile[] {
+  return [
+    ...['Gavelhop', 'Loopreel'].map((market) =>
+      text(`${market.toLowerCase()}-shops.csv`, `${market}, shops`, shopList(world, market), { market }),
+    ),
+    text('farholt-shops.csv', 'Farholt, some shops', farStoreList(), { market: 'Farholt' }),
+    text('harrow-quay-catalogue.csv', 'What Harrow Quay sells', ownFile(world), { currency: 'EUR' }),
   ]
 }
 

@@ -169,6 +169,7 @@ export function openstall(list: StandinListing[], world: World): string {
     'Language',
     'Keywords',
     'Image URL',
+    'Variants',
   ]
   const rows = list.map((l): Row => [
     l.id,
@@ -189,6 +190,7 @@ export function openstall(list: StandinListing[], world: World): string {
     'English',
     l.tags.join(', '),
     image(l),
+    l.goods.colour === null ? 1 : 1 + (Number(l.id) % 4),
   ])
   return delimited([[`Open shops, 30 days to ${lastDay(world)}`], head, ...rows], ',')
 }

@@ -18,6 +18,8 @@ export interface FarListing {
   delivery: number
   units30: number
   unitsTotal: number
+  /** place among what sells on its market, as the market blurs it */
+  rank: number
   rating: number | null
   reviews: number
   /** ISO day */
@@ -122,6 +124,7 @@ export class FarMarket {
       delivery: archetype.kind === 'digital' ? 0 : random.pick([0, 0, 2.95, 3.5]),
       units30: Math.round(units30 * this.#moved(k + 0.5, 0.3)),
       unitsTotal,
+      rank: Math.max(1, Math.round((this.size * (0.7 + 0.6 * truth.next())) / (1 + units30) ** 1.3)),
       rating: random.happens(0.1) ? null : Math.min(5, Math.round((4.3 + 0.5 * random.normal()) * 10) / 10),
       reviews: Math.round(unitsTotal * random.between(0.05, 0.3)),
       listedOn: new Date(lastDay - age * day).toISOString().slice(0, 10),

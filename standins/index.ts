@@ -1,6 +1,8 @@
 export * from './archetypes'
 export * from './demo-files'
+export * from './demo-own'
 export * from './demo-rules'
+export * from './demo-stores'
 export { demoTerms, places, type StandinTerm } from './demo-terms'
 export * from './goods'
 export * from './observables'

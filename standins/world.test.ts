@@ -3,7 +3,7 @@ import { isValidGtin } from '@sickle/core/identity'
 import { importRows, openFile, openQuestions, proposeMapping } from '@sickle/core/intake'
 import type { Capture } from '@sickle/core/records'
 import { scheduleFromJson } from '@sickle/core/margin'
-import { demoFiles, demoRates, demoSchedules, makeWorld, markets, type World } from '.'
+import { demoFiles, demoRates, demoSchedules, demoWorld, makeWorld, markets, type World } from '.'
 
 let world: World
 let items: Item[]
@@ -11,7 +11,7 @@ const mappings: Record<string, { kind: string; questions: string[]; rejected: nu
 
 /** Every text file of the demo through the same intake as a user's file; the spreadsheet is tested with the server, which writes it. */
 beforeAll(async () => {
-  world = makeWorld()
+  world = demoWorld()
   const captures: Capture[] = []
   for (const file of demoFiles(world)) {
     if (typeof file.content !== 'string') continue
@@ -45,7 +45,7 @@ beforeAll(async () => {
 
 test('the world is as large as promised and the same every time', () => {
   expect(world.goods).toHaveLength(1500)
-  expect(world.stores).toHaveLength(300)
+  expect(world.stores).toHaveLength(306)
   expect(world.listings.length).toBeGreaterThanOrEqual(6000)
   expect(world.offers).toHaveLength(900)
   expect(world.days).toBe(180)
@@ -77,6 +77,8 @@ const kindOf = (name: string) => {
   if (name.includes('searches')) return 'terms'
   if (name.includes('clips')) return 'clips'
   if (name.includes('ads')) return 'ads'
+  if (name.includes('shops')) return 'stores'
+  if (name.includes('catalogue')) return 'catalogue'
   return name.includes('sellers') ? 'competing' : 'sales'
 }
 

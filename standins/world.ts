@@ -145,7 +145,7 @@ function makeListings(
     const sellers = new Set<Store>()
     const n = Math.max(1, Math.floor((wanted[i] as number) * scale + random.next()))
     while (sellers.size < n) sellers.add(weighted(fitting, weights, random))
-    listings.push(...listingsOf(g, [...sellers], listings.length, firstDay, days, random))
+    listings.push(...listingsOf(g, [...sellers], listings.length, { firstDay, days }, random))
   })
   return listings
 }
@@ -154,37 +154,64 @@ function listingsOf(
   g: Goods,
   sellers: Store[],
   from: number,
-  firstDay: number,
-  days: number,
+  span: Pick<ListingMake, 'firstDay' | 'days'>,
   random: Chance,
 ): StandinListing[] {
   const pulls = sellers.map((s) => s.pull * Math.exp(0.6 * random.normal()) * (random.happens(0.18) ? 0 : 1))
   const total = pulls.reduce((a, b) => a + b, 0) || 1
   return sellers.map((store, i) => {
     const rate = (g.demand * (pulls[i] as number)) / total
-    const daily = dailyUnits(g, rate, firstDay, days, random)
-    const sold = daily.reduce<number>((a, b) => a + (b ?? 0), 0)
-    const age = random.whole(g.stage === 'Sprouting' ? 10 : 190, g.stage === 'Sprouting' ? 45 : 1300)
-    const { currency, rate: exchange, name } = store.market
-    const digital = g.archetype.kind === 'digital'
-    const unitsTotal = sold + Math.round(rate * Math.max(0, age - days) * 0.7)
-    return {
-      id: String((name.charCodeAt(0) % 9) + 1) + String(1000000 + (from + i) * 13),
-      goods: g,
-      store,
-      title: sloppyTitle(g, random),
-      price: neat(g.price * store.priceFactor * exchange * Math.exp(0.07 * random.normal()), random),
-      delivery: digital ? 0 : random.pick(currency === 'GBP' ? [0, 0, 2.95, 3.5] : [0, 0, 2.95, 3.95, 4.5]),
-      listedOn: firstDay + days - age,
-      rating: random.happens(0.1)
-        ? null
-        : Math.max(1, Math.min(5, Math.round((4.35 + 0.45 * random.normal()) * 10) / 10)),
-      reviews: Math.round(unitsTotal * random.between(0.08, 0.3)),
-      unitsTotal,
-      tags: tagsOf(g, random),
-      daily,
-    }
+    const id = listingId(store.market, from + i)
+    return makeListing(g, { store, id, rate, ...span, ages: agesOf(g) }, random)
   })
+}
+
+/** Numbers of listings: all different, and of one market by their first digit. */
+export function listingId({ name }: Market, at: number): string {
+  return String((name.charCodeAt(0) % 9) + 1) + String(1000000 + at * 13)
+}
+
+const agesOf = (g: Goods): [number, number] => (g.stage === 'Sprouting' ? [10, 45] : [190, 1300])
+
+export interface ListingMake {
+  store: Store
+  id: string
+  /** units a day that it sells of itself, before season, weekday and stage */
+  rate: number
+  firstDay: number
+  days: number
+  /** youngest and oldest it may be, days */
+  ages: [number, number]
+}
+
+/** One listing of some goods in a store, with the days it sold on. */
+export function makeListing(
+  g: Goods,
+  { store, id, rate, firstDay, days, ages }: ListingMake,
+  random: Chance,
+): StandinListing {
+  const daily = dailyUnits(g, rate, firstDay, days, random)
+  const sold = daily.reduce<number>((a, b) => a + (b ?? 0), 0)
+  const age = random.whole(...ages)
+  const { currency, rate: exchange } = store.market
+  const digital = g.archetype.kind === 'digital'
+  const unitsTotal = sold + Math.round(rate * Math.max(0, age - days) * 0.7)
+  return {
+    id,
+    goods: g,
+    store,
+    title: sloppyTitle(g, random),
+    price: neat(g.price * store.priceFactor * exchange * Math.exp(0.07 * random.normal()), random),
+    delivery: digital ? 0 : random.pick(currency === 'GBP' ? [0, 0, 2.95, 3.5] : [0, 0, 2.95, 3.95, 4.5]),
+    listedOn: firstDay + days - age,
+    rating: random.happens(0.1)
+      ? null
+      : Math.max(1, Math.min(5, Math.round((4.35 + 0.45 * random.normal()) * 10) / 10)),
+    reviews: Math.round(unitsTotal * random.between(0.08, 0.3)),
+    unitsTotal,
+    tags: tagsOf(g, random),
+    daily,
+  }
 }
 
 /** Chance around the expected course, a little wilder than Poisson; a few stretches that nobody counted. */

@@ -79,7 +79,7 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
     landedE4: null,
     profits: [],
     best: null,
-    worth: { value: null, coverage: 0, failed: [], parts: [] },
+    worth: { value: null, coverage: 0, failed: [], lacking: [], parts: [] },
   }
 }
 
@@ -116,11 +116,13 @@ function memberOf({ listing: l, series, unpublished }: KnownListing, end: number
   }
 }
 
-function salesBySeller(rows: MemberListing[]): number[] {
-  const sums = new Map<string, number>()
+/** Of a seller of whose listings none is known, null. */
+function salesBySeller(rows: MemberListing[]): (number | null)[] {
+  const sums = new Map<string, number | null>()
   for (const r of rows) {
     const seller = `${r.market}/${r.store ?? r.key}`
-    sums.set(seller, (sums.get(seller) ?? 0) + (r.units ?? 0))
+    const before = sums.get(seller) ?? null
+    sums.set(seller, r.units === null ? before : (before ?? 0) + r.units)
   }
   return [...sums.values()]
 }

@@ -1,12 +1,4 @@
-import {
-  addSeries,
-  rememberedGrowth,
-  stageOfLife,
-  type SeasonIndex,
-  type Stage,
-  type StageOfLife,
-  type UnitSeries,
-} from '../demand'
+import { stageOfLife, type SeasonIndex, type Stage, type StageOfLife, type UnitSeries } from '../demand'
 import { recordCodec, TableBuilder, type Table } from '../tables'
 
 const codec = recordCodec({
@@ -19,6 +11,8 @@ const codec = recordCodec({
   growthSeasonless: 'number',
   units28: 'number',
   units28Before: 'number',
+  compared: 'number',
+  listings: 'number',
   seasonStrength: 'number',
   levelChange: 'number',
   observedDays: 'number',
@@ -28,12 +22,11 @@ const codec = recordCodec({
 /** Collects the stage of life of one item after another: it depends on sales alone, so it is worked out once. */
 export class LifeTable {
   readonly #builder = new TableBuilder(codec.columns)
-  readonly #growthOf = rememberedGrowth()
 
   /** @param list the series of an item's listings @param season of its category, where one is known */
   add(list: readonly UnitSeries[], season: SeasonIndex | null): void {
-    const series = addSeries(list)
-    this.#builder.add(series ? codec.pack({ ...stageOfLife(series, { season, growthOf: this.#growthOf }) }) : {})
+    const life = stageOfLife(list, { season })
+    this.#builder.add(life ? codec.pack({ ...life }) : {})
   }
 
   finish(): Table {
@@ -44,7 +37,14 @@ export class LifeTable {
 /** The stage of life of an item as kept in the table; null where no sales are known. */
 export function lifeAt(table: Table, item: number): StageOfLife | null {
   if (!table.columns.stage) return null
-  const { stage, observedDays, units90, ...rest } = codec.at(table, item)
+  const { stage, observedDays, units90, compared, listings, ...rest } = codec.at(table, item)
   if (stage === null) return null
-  return { ...rest, stage: stage as Stage, observedDays: observedDays ?? 0, units90: units90 ?? 0 }
+  return {
+    ...rest,
+    stage: stage as Stage,
+    observedDays: observedDays ?? 0,
+    units90: units90 ?? 0,
+    compared: compared ?? 0,
+    listings: listings ?? 0,
+  }
 }

@@ -1,5 +1,15 @@
 import type { Capture } from '../records'
-import { Dictionary, numberAt, numbers, textAt, textColumn, type Column, type Table, type TextColumn } from '../tables'
+import {
+  Dictionary,
+  numberIn,
+  numbers,
+  textAt,
+  textColumn,
+  textIn,
+  type Column,
+  type Table,
+  type TextColumn,
+} from '../tables'
 import { isFigure, listingFields } from './listing-fields'
 
 /** Where a listing does not say what its store's own record does (since when it trades, where it is), the list of stores says it. */
@@ -41,7 +51,7 @@ function fillFigures(known: Float64Array, storeOf: StoreRows, name: string): Col
   for (let listing = 0; listing < values.length; listing++) {
     if (!Number.isNaN(values[listing])) continue
     for (const { table, row } of storeOf(listing)) {
-      const value = numberAt(numbers(table, name), row)
+      const value = numberIn(table, name, row)
       if (value === null) continue
       values[listing] = value
       break
@@ -56,7 +66,7 @@ function fillTexts(known: TextColumn, storeOf: StoreRows, name: string): Column 
   for (let listing = 0; listing < codes.length; listing++) {
     if (codes[listing] !== -1) continue
     for (const { table, row } of storeOf(listing)) {
-      const word = textAt(textColumn(table, name), row)
+      const word = textIn(table, name, row)
       if (word === null) continue
       codes[listing] = dictionary.code(word)
       break

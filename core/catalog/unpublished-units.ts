@@ -3,15 +3,19 @@ import {
   fromRank,
   fromReviews,
   fromStock,
+  learnedRate,
   rankCurve,
+  usualReviewRate,
   type Estimate,
+  type LeaveRate,
   type RankCurve,
   type StockReading,
 } from '../estimates'
+import { sumWindow } from '../demand'
 import { numbers, recordCodec, TableBuilder, type Table } from '../tables'
 import { ListingReader } from './listing'
 import type { NumberedCapture } from './number-listings'
-import type { SalesBlock } from './sales-block'
+import { seriesAt, type SalesBlock } from './sales-block'
 
 const methods = ['reviews', 'stock', 'rank'] as const
 export type EstimateMethod = (typeof methods)[number]
@@ -55,6 +59,7 @@ export async function unpublishedUnits(
   if (unknown.length === 0) return { rows: listings.rows, columns: {} }
   const wanted = new Set(unknown)
   const [reviews, stock] = [readingsOf('reviews', captures, wanted), readingsOf('stock', captures, wanted)]
+  const rates = reviews.size === 0 ? new Map<string, LeaveRate>() : reviewRates({ listings, sales }, captures, reader)
   const curves = rankCurves(reader)
   const builder = new TableBuilder(codec.columns)
   for (let row = 0; row < listings.rows; row++) {
@@ -64,7 +69,7 @@ export async function unpublishedUnits(
       continue
     }
     const parts: [EstimateMethod, Estimate | null][] = [
-      ['reviews', byReviews(reviews.get(row) ?? [])],
+      ['reviews', byReviews(reviews.get(row) ?? [], rates.get(reader.market(row)))],
       ['stock', byStock(stock.get(row) ?? [])],
       ['rank', byRank(reader, row, curves)],
     ]
@@ -123,11 +128,43 @@ function readingsOf(
 
 const recent = (readings: readonly Reading[]) => readings.filter((l) => l.day > (readings.at(-1)?.day ?? 0) - span)
 
-function byReviews(all: readonly Reading[]): Estimate | null {
+/** How far the count of reviews rose over the last 90 days, and from when to when; null where it is not told. */
+function riseOf(all: readonly Reading[]): { rise: number; from: number; to: number } | null {
   const readings = recent(all)
   const [first, last] = [readings[0], readings.at(-1)]
   if (!first || !last || last.day - first.day < leastDays || last.value < first.value) return null
-  return scaled(fromReviews(last.value - first.value), window / (last.day - first.day))
+  return { rise: last.value - first.value, from: first.day, to: last.day }
+}
+
+function byReviews(all: readonly Reading[], rate: LeaveRate = usualReviewRate): Estimate | null {
+  const found = riseOf(all)
+  return found && scaled(fromReviews(found.rise, rate), window / (found.to - found.from))
+}
+
+/** listings of which a market's rate is learned, at the most */
+const mostLearned = 4000
+
+/** The rate of reviews of each market, learned from those of its listings whose sales over the same days are counted. */
+function reviewRates(
+  { listings, sales }: { listings: Table; sales: SalesBlock },
+  captures: readonly NumberedCapture[],
+  reader: ListingReader,
+): Map<string, LeaveRate> {
+  const known: number[] = []
+  for (let row = 0; row < listings.rows; row++) if ((sales.seriesOf[row] ?? -1) >= 0) known.push(row)
+  const step = Math.ceil(known.length / mostLearned)
+  const some = new Set(known.filter((_, i) => i % step === 0))
+  const pairs = new Map<string, { left: number; sold: number }[]>()
+  for (const [row, readings] of readingsOf('reviews', captures, some)) {
+    const [found, series] = [riseOf(readings), seriesAt(sales, row)]
+    if (!found || !series) continue
+    const { units, known: days } = sumWindow(series, found.to, found.to - found.from)
+    if (days < found.to - found.from) continue
+    const list = pairs.get(reader.market(row)) ?? []
+    list.push({ left: found.rise, sold: units })
+    pairs.set(reader.market(row), list)
+  }
+  return new Map([...pairs].map(([market, list]) => [market, learnedRate(list, usualReviewRate)]))
 }
 
 function byStock(all: readonly Reading[]): Estimate | null {

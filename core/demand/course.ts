@@ -1,7 +1,11 @@
-import { pettitt } from './pettitt'
+import { pettitt, pettittP } from './pettitt'
+import { scatterOf } from './scatter'
 import { seasonOf, type Season } from './season'
 import { addSeries, lastDayOf, sumWindow, weeklyLogMeans, type UnitSeries } from './series'
 import { monthPartPull } from './month-days'
+import { sumFactor } from './serial-dependence'
+import { togetherOf } from './same-listings'
+import { weeksOf } from './weeks'
 import { weekdayPull, type Pull, type WeekdayPull } from './weekdays'
 
 /** How an item's sales run, beyond its stage of life. A part is null where the figures are too few to tell. */
@@ -22,7 +26,7 @@ export interface Change {
   /** units a day before it and from it on */
   before: number
   after: number
-  /** Pettitt's test on weekly means of log(1 + units a day) */
+  /** Pettitt's test on weekly means of log(1 + units a day), its variance as large as the pull of one week on the next makes it */
   p: number
 }
 
@@ -33,7 +37,7 @@ const [leastWeeks, level] = [8, 0.05]
  * figures come by day.
  */
 export function courseOf(list: readonly UnitSeries[]): Course | null {
-  const all = addSeries(list)
+  const all = togetherOf(list)
   if (!all) return null
   const daily = addSeries(list.filter((s) => s.stepDays === 1))
   return {
@@ -62,7 +66,10 @@ export function changeOf(series: UnitSeries, weeks: Float64Array = allWeeks(seri
   if (known < leastWeeks) return null
   const found = pettitt(weeks)
   if (!found || found.p >= level) return null
+  const scatter = scatterOf(weeksOf(series), found.next)
+  const p = pettittP(found.k, found.n, scatter ? sumFactor(scatter, found.n) : 1)
+  if (p >= level) return null
   const day = end - (weeks.length - found.next) * 7 + 1
   const [after, before] = [sumWindow(series, end, end - day + 1), sumWindow(series, day - 1, found.next * 7)]
-  return { day, p: found.p, before: before.units / before.known, after: after.units / after.known }
+  return { day, p, before: before.units / before.known, after: after.units / after.known }
 }

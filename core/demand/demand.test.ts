@@ -3,9 +3,6 @@ import fc from 'fast-check'
 import {
   addSeries,
   mannKendall,
-  poissonGrowth,
-  rememberedGrowth,
-  poissonP,
   stageOfLife,
   sumWindow,
   theilSenSlope,
@@ -18,15 +15,6 @@ import {
 const r = JSON.parse(readFileSync(new URL('./fixtures/r-reference.json', import.meta.url), 'utf8')) as {
   kendall: Record<string, { values: number[]; s: number; variance: number; z: number; p: number; sen: number }>
   wilson: { hits: number; of: number; low: number; high: number }[]
-  growth: {
-    later: number
-    earlier: number
-    exposure: number
-    ratio: number
-    low: number
-    high: number | null
-    p: number
-  }[]
 }
 
 test.each(Object.entries(r.kendall))('Mann–Kendall and Theil–Sen of %s agree with R', (_, ref) => {
@@ -72,27 +60,6 @@ test('81 of 263 (Newcombe 1998), and the share of nothing is unknown', () => {
   expect(wilsonInterval(0, 0)).toBeNull()
   expect((wilsonInterval(3, 3)?.low ?? 1) < (wilsonInterval(170, 200)?.low ?? 0)).toBe(true)
 })
-
-test.each(r.growth)('growth $earlier → $later (exposure $exposure) agrees with R poisson.test', (ref) => {
-  const got = poissonGrowth(ref.later, ref.earlier, ref.exposure)
-  expect(got.ratio).toBeCloseTo(ref.ratio, 6)
-  expect(got.low).toBeCloseTo(ref.low, 6)
-  if (ref.high !== null) expect(got.high).toBeCloseTo(ref.high, 6)
-})
-test.each(r.growth)('p of $earlier → $later (exposure $exposure) agrees with R poisson.test', (ref) => {
-  expect(poissonP(ref.later, ref.earlier, ref.exposure)).toBeCloseTo(ref.p, 10)
-})
-
-test('a growth that is remembered is the one that is worked out, of any exposure and at the second time too', () => {
-  const remembered = rememberedGrowth()
-  const counts = [0, 1, 3, 40, 5000, 2.5]
-  for (let time = 0; time < 2; time++)
-    for (const later of counts)
-      for (const earlier of counts)
-        for (const exposure of [1, 0.5, 2])
-          expect(remembered(later, earlier, exposure)).toEqual(poissonGrowth(later, earlier, exposure))
-})
-test('growth from nothing has no ratio', () => expect(poissonGrowth(5, 0).ratio).toBeNull())
 
 const daily = (values: (number | null)[], start = 20000): UnitSeries => ({
   start,
@@ -148,13 +115,19 @@ describe('stage of life', () => {
     ['Fading', wave(180, (i) => 40 - i / 5)],
     ['Flash', daily(Array.from({ length: 180 }, (_, i) => (i > 120 && i < 132 ? 30 : i % 9 === 0 ? 1 : 0)))],
     ['Sprouting', daily(Array.from({ length: 180 }, (_, i) => (i < 130 ? 0 : i - 125)))],
-  ])('%s', (stage, series) => expect(stageOfLife(series).stage).toBe(stage))
+  ])('%s', (stage, series) => expect(stageOfLife([series])?.stage).toBe(stage))
+  test('what came before is no flash when it comes again', () => {
+    const burst = (at: number[]) =>
+      daily(Array.from({ length: 200 }, (_, i) => (at.some((b) => i > b && i < b + 12) ? 30 : i % 9 === 0 ? 1 : 0)))
+    expect(stageOfLife([burst([140])])?.stage).toBe('Flash')
+    expect(stageOfLife([burst([40, 140])])?.stage).not.toBe('Flash')
+  })
   test('Seasonal only where more than two years show it', () => {
     const season = wave(1100, (i) => 20 + 15 * Math.cos((2 * Math.PI * i) / 365.25))
-    expect(stageOfLife(season)).toMatchObject({ stage: 'Seasonal', seasonStrength: expect.closeTo(1, 1) as number })
+    expect(stageOfLife([season])).toMatchObject({ stage: 'Seasonal', seasonStrength: expect.closeTo(1, 1) as number })
     // a month before the peak, as if it simply grew
     const short = { ...season, values: season.values.subarray(0, 700) }
-    expect(stageOfLife(short)).toMatchObject({ stage: 'Ripening', seasonStrength: null })
+    expect(stageOfLife([short])).toMatchObject({ stage: 'Ripening', seasonStrength: null })
   })
 })
 
@@ -176,11 +149,4 @@ test('Theil–Sen closing in on the median agrees with looking at every pair, wi
     }),
     { numRuns: 150 },
   )
-})
-
-test('what was worked out before is the same when asked again, and parts of a unit are not taken for other counts', () => {
-  expect(poissonGrowth(1, 2050)).toEqual(poissonGrowth(1, 2050))
-  expect(poissonGrowth(1.5, 2).ratio).toBe(-0.25)
-  expect(poissonGrowth(1, 2050).ratio).toBe(1 / 2050 - 1)
-  expect(poissonGrowth(120, 90, 2).ratio).not.toBe(poissonGrowth(120, 90).ratio)
 })

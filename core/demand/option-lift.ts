@@ -1,5 +1,5 @@
 import { shareDifference, sharesP, type Difference } from './difference'
-import { falseDiscovery } from './poisson-test'
+import { falseDiscovery } from './false-discovery'
 import { wilsonInterval, type ProportionInterval } from './wilson'
 
 /** A listing by the options it was put up with: name of the choice → what was chosen; left out where it is not known. */

@@ -47,17 +47,17 @@ test('steady goods in their season are ripe, not ripening, once the season is kn
   const start = dayNumber(2025, 12, 3) as number
   const values = Float64Array.from({ length: 180 }, (_, i) => Math.round(20 * indexOn(year, start + i)))
   const series = { start, stepDays: 1 as const, values }
-  expect(stageOfLife(series).stage).toBe('Ripening')
-  const known = stageOfLife(series, { season: year })
-  expect(known.stage).toBe('Ripe')
-  expect(known.growthSeasonless).toBeCloseTo(0, 1)
-  expect(known.growth).toBe(stageOfLife(series).growth)
+  expect(stageOfLife([series])?.stage).toBe('Ripening')
+  const known = stageOfLife([series], { season: year })
+  expect(known?.stage).toBe('Ripe')
+  expect(known?.growthSeasonless).toBeCloseTo(0, 1)
+  expect(known?.growth).toBe(stageOfLife([series])?.growth)
   const flat = withoutSeason(series, year).values
   expect(Math.max(...flat) - Math.min(...flat)).toBeLessThan(2)
 })
 
 test('too few units to say that it is steady: unclear, not ripe', () => {
   const values = new Float64Array(180).map((_, i) => (i % 8 === 0 ? 1 : 0))
-  expect(stageOfLife({ start: 20_000, stepDays: 1, values }).stage).toBe('Unclear')
-  expect(stageOfLife({ start: 20_000, stepDays: 1, values: values.map((_, i) => 2 + (i % 2)) }).stage).toBe('Ripe')
+  expect(stageOfLife([{ start: 20_000, stepDays: 1, values }])?.stage).toBe('Unclear')
+  expect(stageOfLife([{ start: 20_000, stepDays: 1, values: values.map((_, i) => 2 + (i % 2)) }])?.stage).toBe('Ripe')
 })

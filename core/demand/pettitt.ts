@@ -5,6 +5,8 @@ export interface ChangePoint {
   next: number
   /** the largest |U| */
   k: number
+  /** values that were looked at */
+  n: number
   /** approximate, two-sided */
   p: number
   /** did the values become larger? */
@@ -37,8 +39,12 @@ export function pettitt(values: ArrayLike<number>): ChangePoint | null {
     if (Math.abs(u) > Math.abs(best)) [best, bestAt] = [u, t]
   }
   const k = Math.abs(best)
-  const p = Math.min(1, 2 * Math.exp((-6 * k * k) / (n ** 3 + n ** 2)))
-  return { at: bestAt, next: places[bestAt] as number, k, p, up: best < 0 }
+  return { at: bestAt, next: places[bestAt] as number, k, n, p: pettittP(k, n), up: best < 0 }
+}
+
+/** @param factor by how much the variance of a sum is larger than that of values that do not pull on each other */
+export function pettittP(k: number, n: number, factor = 1): number {
+  return Math.min(1, 2 * Math.exp((-6 * k * k) / (n ** 3 + n ** 2) / factor))
 }
 
 /** Ranks from 1; ties share the middle of theirs. */

@@ -1,6 +1,20 @@
 import { readFileSync } from 'node:fs'
+import { chance } from '../../standins/random'
 import { dayOfIso } from '../identity'
-import { changeOf, courseOf, falseDiscovery, pettitt, seasonOf, stl, strengths, weekdayPull, type UnitSeries } from '.'
+import {
+  allWeeks,
+  changeOf,
+  courseOf,
+  falseDiscovery,
+  isSeason,
+  noiseStrength,
+  pettitt,
+  seasonOf,
+  stl,
+  strengths,
+  weekdayPull,
+  type UnitSeries,
+} from '.'
 
 /** Made by scripts/fixtures/seasons.R with R 4.2.2, on R's own data sets. */
 const r = JSON.parse(readFileSync(new URL('./fixtures/r-seasons.json', import.meta.url), 'utf8')) as {
@@ -81,7 +95,14 @@ test('a season known by construction is found month by month; less than two year
 /** Made by scripts/fixtures/tuna-course.R: 338 weeks of seven real items, bayesm's `tuna`. */
 const tuna = JSON.parse(readFileSync(new URL('./fixtures/r-tuna.json', import.meta.url), 'utf8')) as {
   start: number
-  items: { weeks: (number | null)[]; months: number; fs: number; ft: number; index: number[]; change: object }[]
+  items: {
+    weeks: (number | null)[]
+    months: number
+    fs: number
+    ft: number
+    index: number[]
+    change: Record<'day' | 'p' | 'before' | 'after', number>
+  }[]
 }
 
 test.each(tuna.items.map((item, i) => [i + 1, item] as const))(
@@ -94,10 +115,48 @@ test.each(tuna.items.map((item, i) => [i + 1, item] as const))(
     expect(course?.season?.strength).toBeCloseTo(item.fs, 8)
     expect(course?.season?.trendStrength).toBeCloseTo(item.ft, 8)
     item.index.forEach((v, m) => expect(course?.season?.months[m]).toBeCloseTo(v, 8))
-    const close = Object.entries(item.change).map(([name, v]) => [name, expect.closeTo(v as number, 8) as number])
-    expect(course?.change).toMatchObject(Object.fromEntries(close) as object)
+    const series = { start: tuna.start, stepDays: 7 as const, values: Float64Array.from(item.weeks, (v) => v ?? NaN) }
+    const found = pettitt(allWeeks(series))
+    expect(found?.p).toBeCloseTo(item.change.p, 8)
+    expect(tuna.start + (found?.next ?? 0) * 7).toBe(item.change.day)
+    // real weeks pull on each other: told, where it is told, at the same day and less surely
+    if (!course?.change) return
+    expect(course.change.day).toBe(item.change.day)
+    expect(course.change.p).toBeGreaterThanOrEqual(item.change.p)
+    expect(course.change.before).toBeCloseTo(item.change.before, 8)
+    expect(course.change.after).toBeCloseTo(item.change.after, 8)
   },
 )
+
+test('of seven real courses most still have a change of level once the pull of weeks is reckoned with', () => {
+  const told = tuna.items.filter(({ weeks }) =>
+    changeOf({ start: tuna.start, stepDays: 7, values: Float64Array.from(weeks, (v) => v ?? NaN) }),
+  )
+  expect(told.length).toBeGreaterThanOrEqual(5)
+})
+
+test('noise has no season at any length, nor have even or empty months', () => {
+  const random = chance(3)
+  for (const months of [25, 28, 32, 36, 48, 60]) {
+    let hits = 0
+    for (let i = 0; i < 200; i++) {
+      const { season } = strengths(
+        stl(
+          Float64Array.from({ length: months }, () => random.normal()),
+          12,
+        ),
+      )
+      if (isSeason({ strength: season, trendStrength: 0, months: new Float64Array(12), of: months }, 0.64)) hits++
+    }
+    // 5 % and two standard errors of 200
+    expect(hits / 200).toBeLessThan(0.08)
+  }
+  expect(noiseStrength(30)).toBeCloseTo((noiseStrength(28) + noiseStrength(32)) / 2, 10)
+  expect([noiseStrength(20), noiseStrength(90)]).toEqual([noiseStrength(25), noiseStrength(84)])
+  expect(strengths(stl(new Float64Array(30).fill(4), 12))).toEqual({ season: 0, trend: 0 })
+  for (const level of [0, 7])
+    expect(seasonOf({ start: 18_000, stepDays: 1, values: new Float64Array(1000).fill(level) })).toBeNull()
+})
 
 test('STL says what it lacks', () => {
   expect(() => stl(new Float64Array(24), 12)).toThrow('more than two periods of 12')

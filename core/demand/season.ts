@@ -18,21 +18,50 @@ export interface Season {
  * Source: Hyndman & Athanasopoulos, Forecasting: Principles and Practice, 3rd ed., 4.3.
  */
 export function strengths({ seasonal, trend, rest }: Decomposition): { season: number; trend: number } {
-  const of = (part: Float64Array) =>
-    Math.max(0, 1 - variance(rest) / variance(part.map((v, i) => v + (rest[i] as number))))
+  const of = (part: Float64Array) => {
+    const all = variance(part.map((v, i) => v + (rest[i] as number)))
+    return all > leastVariance ? Math.max(0, 1 - variance(rest) / all) : 0
+  }
   return { season: of(seasonal), trend: of(trend) }
 }
 
 const least = 25
+/** what rounding makes of values that are all alike */
+const leastVariance = 1e-20
+
+/** months → strength that 3 % of noise reaches whose months pull on each other by 0.3 (1,500 series of each length; docs/estimates.md) */
+const noise = [
+  [25, 0.8],
+  [28, 0.73],
+  [32, 0.68],
+  [36, 0.615],
+  [48, 0.492],
+  [60, 0.395],
+  [72, 0.338],
+  [84, 0.293],
+] as const
+
+/** The strength that a season must pass so as not to be taken for what noise of that length reaches. */
+export function noiseStrength(months: number): number {
+  const at = noise.findIndex(([m]) => m >= months)
+  if (at <= 0) return (at === 0 ? noise[0] : (noise.at(-1) as (typeof noise)[number]))[1]
+  const [[from, high], [to, low]] = [noise[at - 1] as (typeof noise)[number], noise[at] as (typeof noise)[number]]
+  return high + ((months - from) / (to - from)) * (low - high)
+}
+
+/** A season that is told as one: as strong as the rule asks for, and stronger than noise. @param strength that the rule asks for */
+export function isSeason({ strength, of }: Season, asked: number): boolean {
+  return strength >= Math.max(asked, noiseStrength(of))
+}
 
 /**
  * The season of a series, by STL on log(1 + units a day) of the longest run of whole months that all have figures; null where
- * that is two years or less: a guess would be taken for knowledge.
+ * that is two years or less, as a guess would be taken for knowledge, and where all months are alike.
  */
 export function seasonOf(series: UnitSeries): Season | null {
   if (series.values.length * series.stepDays < (least + 1) * 28) return null
   const { first, rates } = monthlyRates(series)
-  if (rates.length < least) return null
+  if (rates.length < least || rates.every((rate) => rate === rates[0])) return null
   const parts = stl(rates.map(Math.log1p), 12)
   const { season, trend } = strengths(parts)
   const months = new Float64Array(12)

@@ -1,53 +1,22 @@
 import { allWeeks, changeOf } from './course'
-import { poissonGrowth, type Growth } from './growth'
-import { mannKendall } from './mann-kendall'
+import { isFlash } from './flash'
+import type { Growth } from './growth'
+import { scatteredOver } from './own-scatter'
 import { indexOn, withoutSeason, type SeasonIndex } from './season-index'
-import { seasonOf } from './season'
-import { lastDayOf, sumWindow, type UnitSeries } from './series'
-import { theilSenSlope } from './theil-sen'
+import { isSeason, seasonOf } from './season'
+import { sameListings, togetherOf } from './same-listings'
+import { addSeries, lastDayOf, sumWindow, type UnitSeries } from './series'
+import { stageRules, type StageRules } from './stage-rules'
+import { trendOf } from './trend'
 
 export type Stage = 'Sprouting' | 'Ripening' | 'Ripe' | 'Fading' | 'Flash' | 'Seasonal' | 'Unclear'
-
-/** Thresholds of the stages; rules the user can change. */
-export interface StageRules {
-  minDays: number
-  minUnits: number
-  /** units in 90 days below which a lump is chance, not a flash */
-  flashUnits: number
-  flashShare: number
-  flashRest: number
-  seasonStrength: number
-  youngDays: number
-  growth: number
-  fade: number
-  p: number
-  /** a trend as sure as this counts unless the last weeks surely say otherwise */
-  surely: number
-  /** upper end / lower end of the growth's interval beyond which nothing is called Ripe: too little is known to say that it is steady */
-  steadyWithin: number
-}
-
-export const stageRules: StageRules = {
-  minDays: 21,
-  minUnits: 10,
-  flashUnits: 14,
-  flashShare: 0.5,
-  flashRest: 0.25,
-  seasonStrength: 0.64,
-  youngDays: 60,
-  growth: 0.1,
-  fade: -0.25,
-  p: 0.05,
-  surely: 0.01,
-  steadyWithin: 9,
-}
 
 export interface StageOfLife {
   stage: Stage
   /** % a week, by Theil–Sen on weekly means of log(1 + units a day) over half a year, or what is known of it; without the season
    * where one is known */
   slopePerWeek: number | null
-  /** Mann–Kendall on the same */
+  /** Mann–Kendall on the same, its variance as large as the pull of one week on the next makes it */
   p: number | null
   /** last 28 days against the 28 before, as sold */
   growth: number | null
@@ -55,9 +24,12 @@ export interface StageOfLife {
   growthHigh: number | null
   /** the same with the category's season taken out; null where none is known */
   growthSeasonless: number | null
-  /** units of those two windows; null where too few days of either are known */
+  /** units of those two windows, of the listings that know both; null where none does */
   units28: number | null
   units28Before: number | null
+  /** how many listings that are, of how many with figures */
+  compared: number
+  listings: number
   /** F_S over two years or more; null where less is known */
   seasonStrength: number | null
   /** units a day since the level changed / before, less 1; null where it did not */
@@ -73,39 +45,48 @@ const trendWeeks = 26
  * Which part of its life an item is in; the first rule that holds (method: Demand over time). With less than two years of
  * figures never 'Seasonal'; but where a season is known from elsewhere, trend and growth are judged without it.
  *
+ * @param sales of each listing of the item; null without any
  * @param season of the category, by what is searched for in it
  */
 export function stageOfLife(
-  series: UnitSeries,
-  {
-    rules = stageRules,
-    season = null,
-    growthOf = poissonGrowth,
-  }: { rules?: StageRules; season?: SeasonIndex | null; growthOf?: typeof poissonGrowth } = {},
-): StageOfLife {
+  sales: readonly UnitSeries[],
+  { rules = stageRules, season = null }: { rules?: StageRules; season?: SeasonIndex | null } = {},
+): StageOfLife | null {
+  const [series, plain] = [togetherOf(sales), addSeries(sales)]
+  if (!series || !plain) return null
   const end = lastDayOf(series)
-  const observedDays = stepsKnown(series.values) * series.stepDays
+  const observedDays = stepsKnown(plain.values) * plain.stepDays
   const judged = season ? withoutSeason(series, season) : series
+  const scattered = scatteredOver(judged, trendWeeks)
   const own = allWeeks(series)
-  const weeks = (season ? allWeeks(judged) : own).subarray(-trendWeeks)
-  const slope = theilSenSlope(weeks)
-  const growth = recentGrowth(series, end, growthOf)
+  const yearly = seasonOf(series)
+  const trend = trendOf((season ? allWeeks(judged) : own).subarray(-trendWeeks), scattered.scatter)
+  const pair = sameListings(sales, 28, end)
+  const growth = pair.listings === 0 ? unknownGrowth : scattered.growth(pair.later, pair.earlier)
   const seasonless = season && withoutDrift(growth, indexOn(season, end - 14) / indexOn(season, end - 42))
   const facts = {
-    slopePerWeek: slope === null ? null : Math.expm1(slope),
-    p: mannKendall(weeks)?.p ?? null,
+    slopePerWeek: trend.slope === null ? null : Math.expm1(trend.slope),
+    p: trend.p,
     growth: growth.ratio,
     growthLow: growth.low,
     growthHigh: growth.high,
     growthSeasonless: seasonless?.ratio ?? null,
-    units28: growth.units,
-    units28Before: growth.before,
-    seasonStrength: seasonOf(series)?.strength ?? null,
+    units28: pair.listings === 0 ? null : pair.later,
+    units28Before: pair.listings === 0 ? null : pair.earlier,
+    compared: pair.listings,
+    listings: sales.length,
+    seasonStrength: yearly?.strength ?? null,
     levelChange: levelChangeOf(series, own),
     observedDays,
-    units90: sumWindow(series, end, 90).units,
+    units90: sumWindow(plain, end, 90).units,
   }
-  return { stage: decide({ series, rules, end }, facts, seasonless ?? growth), ...facts }
+  const judgedBy = {
+    growth: seasonless ?? growth,
+    level: scattered.level(rules),
+    isScatterKnown: scattered.isKnown,
+    isSeasonal: yearly !== null && isSeason(yearly, rules.seasonStrength),
+  }
+  return { stage: decide({ series, rules, end }, facts, judgedBy), ...facts }
 }
 
 function levelChangeOf(series: UnitSeries, weeks: Float64Array): number | null {
@@ -113,23 +94,19 @@ function levelChangeOf(series: UnitSeries, weeks: Float64Array): number | null {
   return change === null || change.before === 0 ? null : change.after / change.before - 1
 }
 
-interface KnownGrowth extends Growth {
-  units: number | null
-  before: number | null
-}
-
-/** The last 28 days against the 28 before; unknown with fewer than 14 known days in either. */
-function recentGrowth(series: UnitSeries, end: number, growthOf: typeof poissonGrowth): KnownGrowth {
-  const [later, earlier] = [sumWindow(series, end, 28), sumWindow(series, end - 28, 28)]
-  if (later.known < 14 || earlier.known < 14) return { ratio: null, low: null, high: null, units: null, before: null }
-  const growth = growthOf(Math.round(later.units), Math.round(earlier.units), later.known / earlier.known)
-  return { ...growth, units: later.units, before: earlier.units }
-}
+const unknownGrowth: Growth = { ratio: null, low: null, high: null }
 
 /** Growth where the later window is usually so many times the earlier: as a longer exposure, it scales ratio and interval alike. */
 function withoutDrift({ ratio, low, high }: Growth, usual: number): Growth {
   const scaled = (v: number | null) => (v === null ? null : (1 + v) / usual - 1)
   return { ratio: scaled(ratio), low: scaled(low), high: scaled(high) }
+}
+
+interface JudgedBy {
+  growth: Growth
+  level: Growth | null
+  isSeasonal: boolean
+  isScatterKnown: boolean
 }
 
 interface Judged {
@@ -141,50 +118,55 @@ interface Judged {
 function decide(
   { series, rules, end }: Judged,
   facts: Omit<StageOfLife, 'stage'>,
-  { ratio, low, high }: Growth,
+  { growth, level, isSeasonal, isScatterKnown }: JudgedBy,
 ): Stage {
-  const { p, slopePerWeek, seasonStrength } = facts
+  const { p, slopePerWeek } = facts
   if (facts.observedDays < rules.minDays || facts.units90 < rules.minUnits) return 'Unclear'
   if (facts.units90 >= rules.flashUnits && isFlash(series, rules, end, facts.units90)) return 'Flash'
-  if (seasonStrength !== null && seasonStrength >= rules.seasonStrength) return 'Seasonal'
-  const trending = p !== null && p < rules.p
-  const up = (slopePerWeek ?? 0) > 0
-  const rising = (trending && up) || (low !== null && low > 0)
-  if (end - firstSale(series) < rules.youngDays && rising) return 'Sprouting'
-  // A trend counts where the last weeks bear it out; a very sure one, where they do not surely say otherwise.
-  const sure = p !== null && p < rules.surely
-  if (trending && up && ((ratio ?? -1) >= rules.growth || (sure && (high ?? 0) >= rules.growth))) return 'Ripening'
-  const down = (slopePerWeek ?? 0) < 0
-  if (trending && down && ((ratio ?? 1) <= -rules.growth || (sure && (low ?? 0) <= -rules.growth))) return 'Fading'
-  if (ratio !== null && ratio <= rules.fade && high !== null && high < 0) return 'Fading'
-  const steady = low !== null && high !== null && 1 + high <= rules.steadyWithin * (1 + low)
-  return steady ? 'Ripe' : 'Unclear'
+  if (isSeasonal) return 'Seasonal'
+  const trends = (way: 1 | -1) => isTrend(way, facts, growth, rules)
+  const up = moves(1, growth, level, rules)
+  // what is young has no growth yet: its trend is enough
+  const isYoung = end - firstSale(series) < rules.youngDays
+  if (isYoung && (up || (isLikely(p, rules.p) && (slopePerWeek ?? 0) > 0))) return 'Sprouting'
+  if (up || trends(1)) return 'Ripening'
+  if (moves(-1, growth, level, rules) || trends(-1)) return 'Fading'
+  // where swings are not known nothing is known to be steady
+  return isScatterKnown && isSteady(growth, level, isLikely(p, rules.p), rules) ? 'Ripe' : 'Unclear'
 }
 
-/** Half of 90 days in one fortnight, and the last fortnight at a quarter of its rate or less. */
-function isFlash(series: UnitSeries, rules: StageRules, end: number, units90: number): boolean {
-  const { values, stepDays } = series
-  const [window, span] = [14 / stepDays, Math.ceil(90 / stepDays)]
-  let sum = 0
-  let peak = 0
-  for (let i = Math.max(0, values.length - span); i < values.length; i++) {
-    sum += known(values[i])
-    const leaving = i - window
-    if (leaving >= Math.max(0, values.length - span)) sum -= known(values[leaving])
-    peak = Math.max(peak, sum)
-  }
-  const last = sumWindow(series, end, 14).units
-  return peak >= rules.flashShare * units90 && last <= rules.flashRest * peak
+/** Do the last four weeks surely lie above (1) or below (−1) the half year before, and not against the four weeks before? */
+function moves(way: 1 | -1, growth: Growth, level: Growth | null, rules: StageRules): boolean {
+  const bound = ({ low, high }: Growth) => (way > 0 ? (low ?? -1) > 0 : high !== null && high < 0)
+  return growth.ratio !== null && growth.ratio * way >= rules.growth && bound(level ?? growth)
+}
+
+const isLikely = (p: number | null, bound: number) => p !== null && p < bound
+
+/** A trend counts where the last weeks bear it out; a very sure one, where they do not surely say otherwise. */
+function isTrend(
+  way: 1 | -1,
+  { p, slopePerWeek }: Pick<StageOfLife, 'p' | 'slopePerWeek'>,
+  { ratio, low, high }: Growth,
+  rules: StageRules,
+): boolean {
+  if (!isLikely(p, rules.p) || (slopePerWeek ?? 0) * way <= 0) return false
+  if (ratio !== null && ratio * way >= rules.growth) return true
+  const bound = way > 0 ? high : low
+  return isLikely(p, rules.surely) && bound !== null && bound * way >= rules.growth
+}
+
+/** Nothing surely moved, and the interval is narrow enough to say so. */
+function isSteady({ low, high }: Growth, level: Growth | null, trending: boolean, rules: StageRules): boolean {
+  if (trending || low === null || high === null || low > 0 || high < 0) return false
+  if (level && ((level.low ?? 0) > 0 || (level.high !== null && level.high < 0))) return false
+  return 1 + high <= rules.steadyWithin * (1 + low)
 }
 
 function stepsKnown(values: Float64Array): number {
   let n = 0
   for (let i = 0; i < values.length; i++) if (values[i] === values[i]) n++
   return n
-}
-
-function known(value: number | undefined): number {
-  return value === undefined || Number.isNaN(value) ? 0 : value
 }
 
 function firstSale(series: UnitSeries): number {

@@ -1,4 +1,4 @@
-import { poissonGrowth, wilsonInterval, type ProportionInterval } from '../demand'
+import { growthOfMany, wilsonInterval, type ProportionInterval } from '../demand'
 import { numbers, textColumn, type Table } from '../tables'
 import { branches } from './facets'
 
@@ -36,6 +36,8 @@ const summed = [
   'unitsCounted',
   'unitsReported',
 ] as const
+/** items of which both windows of growth are known, and squares and products of their units in those: how they scatter */
+const scatter = 4
 
 /**
  * Sums of every branch over the items that count, each branch with all that lies below it; in the tree's order, the root first.
@@ -45,7 +47,9 @@ const summed = [
 export function categoryTree(figures: Table, counts: (item: number) => boolean = () => true): Branch[] {
   const { codes, words } = textColumn(figures, 'categories')
   const columns = summed.map((name) => numbers(figures, name))
-  const width = summed.length + 1
+  const [later, earlier] = [numbers(figures, 'units28'), numbers(figures, 'units28Before')]
+  const own = summed.length + 1
+  const width = own + scatter
   const sums = new Float64Array((words.length + 1) * width)
   for (let item = 0; item < figures.rows; item++) {
     if (!counts(item)) continue
@@ -56,6 +60,9 @@ export function categoryTree(figures: Table, counts: (item: number) => boolean =
       const value = (columns[c] as Float64Array)[item] as number
       if (value === value) sums[at + 1 + c] = (sums[at + 1 + c] as number) + value
     }
+    const [l, e] = [later[item] as number, earlier[item] as number]
+    if (l !== l || e !== e) continue
+    ;[1, l * l, e * e, l * e].forEach((v, i) => (sums[at + own + i] = (sums[at + own + i] as number) + v))
   }
   const totals = new Map<string, Float64Array>([['', new Float64Array(width)]])
   for (let code = 0; code <= words.length; code++) {
@@ -73,6 +80,7 @@ export function categoryTree(figures: Table, counts: (item: number) => boolean =
 function branchOf(path: string, total: Float64Array): Branch {
   const [items = 0, listings = 0, known = 0, sold = 0, units = 0, revenue = 0] = total
   const [later = 0, earlier = 0, counted = 0, reported = 0] = total.subarray(6)
+  const [of = 0, laterSquared = 0, earlierSquared = 0, product = 0] = total.subarray(summed.length + 1)
   const parts = path === '' ? [] : path.split(' / ')
   return {
     path,
@@ -88,7 +96,7 @@ function branchOf(path: string, total: Float64Array): Branch {
     averageE4: units === 0 ? null : Math.round((revenue * 10_000) / units),
     sellThrough: wilsonInterval(sold, known),
     unitsPerListing: known === 0 ? null : units / known,
-    growth: later + earlier === 0 ? null : poissonGrowth(Math.round(later), Math.round(earlier)),
+    growth: later + earlier === 0 ? null : growthOfMany({ later, earlier, laterSquared, earlierSquared, product, of }),
   }
 }
 

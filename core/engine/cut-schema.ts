@@ -32,6 +32,7 @@ export const querySchema = record({
   words: anyText(500),
   limits,
   stores: listOf(text(500), 1000),
+  own: oneOf('any', 'mine', 'others'),
   phrase: anyText(500),
   sort: record({ by: oneOf(...measures.map((m) => m.name)), descending: truth() }),
 })

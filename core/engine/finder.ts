@@ -2,6 +2,7 @@ import type { Catalog } from '../catalog'
 import { numbers, textColumn, type Table, type TextColumn } from '../tables'
 import { listingsAnswering } from './answering'
 import { facets, facetValues, type FacetName } from './facets'
+import { isSameGoods, type OwnMatch } from '../own'
 import { firstInOrder, inOrder } from './in-order'
 import { measure, type Measure } from './measures'
 import { binOf, bins, usualStrips } from './strips'
@@ -10,6 +11,9 @@ import { emptyQuery, type Answer, type FacetCount, type Query, type Span } from 
 import { extraBit, Screen } from './screen'
 import { sortedPlaces, type Sorted } from './sorted-places'
 import { fold, TextSearch } from './text-search'
+
+/** Item → what of the seller's own goods it is or may be; null where no catalogue is known. */
+export type OwnItems = ReadonlyMap<number, OwnMatch> | null
 
 /** rows up to which the first of an order are found without putting all in order */
 const mostUnsorted = 64
@@ -31,6 +35,7 @@ export class Finder {
   #asked: Query = emptyQuery
   #hidden = ''
   #unmet = false
+  #own: OwnItems = null
   #walk: { order: Iterator<number>; found: number[] } | null = null
 
   /** @param catalog asked for only when words are looked for, so that a workspace opens without its texts */
@@ -72,9 +77,13 @@ export class Finder {
     yield
   }
 
-  /** @param hidden items that are left out whatever the limits say: those that were dropped */
-  ask(query: Query, hidden: readonly number[] = []): Answer {
+  /**
+   * @param hidden items that are left out whatever the limits say: those that were dropped
+   * @param own item → what of the seller's own goods it is; without it nothing is known to be
+   */
+  ask(query: Query, hidden: readonly number[] = [], own: OwnItems = null): Answer {
     this.#narrow(query, hidden)
+    this.#limitOwn(query.own, own)
     const { matching, returning, passing } = this.#screen.counts()
     const width = bins + 1
     const bars = this.#passing()
@@ -149,8 +158,20 @@ export class Finder {
       this.#screen.setFails(extraBit.hidden, (i) => set.has(i))
     }
     this.#hidden = hide
-    this.#asked = structuredClone(query)
+    this.#asked = { ...structuredClone(query), own: before.own }
     this.#walk = null
+  }
+
+  #limitOwn(wanted: Query['own'], own: OwnItems): void {
+    if (wanted === this.#asked.own && (wanted === 'any' || own === this.#own)) return
+    const fails = {
+      any: () => false,
+      mine: (item: number) => !isSameGoods(own?.get(item)?.way ?? 'likely'),
+      others: (item: number) => own?.has(item) === true,
+    }
+    this.#screen.setFails(extraBit.own, fails[wanted])
+    this.#asked = { ...this.#asked, own: wanted }
+    this.#own = own
   }
 
   /** 1 for each item where every word stands somewhere in its listings, in any of their texts; null where no word is asked for. */

@@ -13,6 +13,8 @@ export interface Query extends FacetChoices {
   limits: Record<string, Span>
   /** stores as 'Market/Store': items that any of them lists */
   stores: string[]
+  /** what is among the seller's own goods, what is not, or either; what is likely so, or another pack, is neither */
+  own: 'any' | 'mine' | 'others'
   /** a phrase that buyers search for: items with a title that has all its words, in whatever form; '' is none */
   phrase: string
   sort: { by: string; descending: boolean }
@@ -23,6 +25,7 @@ export const emptyQuery: Query = {
   words: '',
   limits: {},
   stores: [],
+  own: 'any',
   phrase: '',
   sort: { by: 'worth', descending: true },
 }

@@ -15,6 +15,7 @@ export const extraBit = {
   stores: 1 << 27,
   phrase: 1 << 28,
   unknownFacet: 1 << 29,
+  own: 1 << 30,
 }
 
 export interface ScreenCounts {

@@ -30,19 +30,6 @@ export function fromLog(
   }
 }
 
-/**
- * Independent estimates of the same thing as one, weighed by inverse variance in log units; null without any.
- * Source: the usual inverse-variance mean; check: statsmodels' fixed-effect `combine_effects`.
- */
-export function combine(estimates: readonly Estimate[]): Estimate | null {
-  const first = estimates[0]
-  if (!first) return null
-  const weights = estimates.map((e) => 1 / e.logSd ** 2)
-  const total = weights.reduce((a, b) => a + b, 0)
-  const mean = estimates.reduce((sum, e, i) => sum + Math.log(e.units) * (weights[i] as number), 0) / total
-  return fromLog('combined', mean, Math.sqrt(1 / total))
-}
-
 /** A year's run rate from what sold in a window. The trade's quarter × 4 is the same to rounding. */
 export function runRate(units: number, days: number): number {
   return (units * 365) / days

@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs'
+import { leaveWorlds, type LeaveWorld } from '../../standins/leave-worlds'
+import { chance } from '../../standins/random'
 import {
-  combine,
+  learnedRate,
   fromFeedback,
   fromLog,
   fromRank,
@@ -11,6 +13,7 @@ import {
   storeSales,
   z80,
 } from '.'
+import { heldShare } from './judged-rates'
 
 /** Made by scripts/fixtures/estimates.py with statsmodels. */
 const s = JSON.parse(readFileSync(new URL('./fixtures/statsmodels.json', import.meta.url), 'utf8')) as {
@@ -19,7 +22,6 @@ const s = JSON.parse(readFileSync(new URL('./fixtures/statsmodels.json', import.
   slope: number
   residualSd: number
   asked: { rank: number; units: number; low: number; high: number }[]
-  combined: { units: number[]; logSd: number[]; mean: number; sd: number }
 }
 
 test('the rank line and its 80 % prediction interval are those of statsmodels’ OLS', () => {
@@ -42,20 +44,12 @@ test('the rank line and its 80 % prediction interval are those of statsmodels’
   expect(rankCurve(s.pairs.map((p, i) => (i < 4 ? { ...p, units: 0 } : p)))).toBeNull()
 })
 
-test('estimates combine by inverse variance, as statsmodels’ fixed effect', () => {
-  const { units, logSd, mean, sd } = s.combined
-  const found = combine(units.map((u, i) => fromLog('feedback', Math.log(u), logSd[i] as number)))
-  expect(found?.units).toBeCloseTo(mean, 8)
-  expect(found?.logSd).toBeCloseTo(sd, 10)
-  expect(combine([])).toBeNull()
-})
-
 test('feedback: twice what was left at a rate of a half; less is surer of more; none still allows for a few', () => {
   const many = fromFeedback(200)
   expect(many.mean).toBe(400)
   expect(many.units).toBeCloseTo(401, 0)
-  // by hand: log 401 ± 1.2816 × √(0.5 / 200.5 + 0.25²)
-  expect(many.high).toBeCloseTo(401 * Math.exp(z80 * Math.sqrt(0.5 / 200.5 + 0.0625)), 6)
+  // by hand: log 401 ± 1.2816 × √(0.5 / 200.5 + 0.52²)
+  expect(many.high).toBeCloseTo(401 * Math.exp(z80 * Math.sqrt(0.5 / 200.5 + 0.52 ** 2)), 6)
   const few = fromFeedback(2)
   expect(few.high / few.low).toBeGreaterThan(many.high / many.low)
   expect(fromFeedback(0)).toMatchObject({ mean: 0, units: 1 })
@@ -97,4 +91,52 @@ test('a store: parts weighed by how long they were featured; what all share does
   expect(storeSales([item(9, 0)])).toBeNull()
   // the trade's quarter × 4, to rounding (common practice, no source)
   expect(runRate(250, 91.25)).toBeCloseTo(1000, 9)
+})
+
+test('a leave rate is learned from pairs: its middle, its spread, and the chance of counting taken off', () => {
+  const usual = { rate: 0.5, logSd: 0.5 }
+  expect(learnedRate([], usual)).toBe(usual)
+  expect(learnedRate([{ left: 1, sold: 3 }], usual)).toBe(usual)
+  const alike = Array.from({ length: 40 }, () => ({ left: 3000, sold: 10_000 }))
+  const learned = learnedRate(alike, usual)
+  expect(learned.rate).toBeCloseTo(0.3, 1)
+  expect(learned.logSd).toBeLessThan(0.25)
+  expect(learned.freedom).toBe(44)
+  // by hand, two pairs of rates 0.25 and 1: both logs mean log 0.5, so nothing moves, and the spread is that of the logs beside the usual one
+  const two = learnedRate(
+    [
+      { left: 25e6, sold: 1e8 },
+      { left: 1e8, sold: 1e8 },
+    ],
+    usual,
+  )
+  expect(two.rate).toBeCloseTo(0.5, 6)
+  expect(two.logSd).toBeCloseTo(Math.sqrt(((4 * 0.25 + 2 * Math.log(2) ** 2) / 6) * (1 + 1 / 4)), 4)
+  // few that are learned from make it wider than many of the same spread
+  const wide = fromFeedback(500, { ...usual, freedom: 4 })
+  expect(wide.high / wide.low).toBeGreaterThan(1.15 * (fromFeedback(500, usual).high / fromFeedback(500, usual).low))
+})
+
+/** Share of stores whose sales the 80 % interval holds, in a world of its own rates, once so many pairs are known. */
+function held(rate: number, logSd: number, known: number): number {
+  const storeOf = (world: number) => {
+    const random = chance(104_729 * world + rate * 1000 + logSd * 100 + known)
+    return () => (leaveWorlds[0] as LeaveWorld).store(random, rate, logSd)
+  }
+  return heldShare(storeOf, { known, worlds: 25, stores: 40 })
+}
+
+test.each([
+  [0.5, 0.25],
+  [0.5, 0.5],
+  [0.5, 0.8],
+  [0.35, 0.25],
+  [0.35, 0.5],
+  [0.35, 0.8],
+])('stores of which %d leave feedback, spread %d: 30 pairs are enough for the 80 % interval', (rate, logSd) => {
+  // 72–88 %, and two standard errors of some thousand stores
+  const share = held(rate, logSd, 30)
+  expect(share).toBeGreaterThan(0.69)
+  expect(share).toBeLessThan(0.91)
+  if (logSd <= 0.5) expect(held(rate, logSd, 0)).toBeGreaterThan(0.7)
 })

@@ -1,5 +1,7 @@
+export * from './combine'
 export * from './estimate'
 export * from './from-feedback'
 export * from './from-rank'
 export * from './from-stock'
 export * from './store-sales'
+export * from './learned-rate'

@@ -1,69 +1,87 @@
+import {
+  bareContainer,
+  container,
+  dozen,
+  free,
+  madeOfPieces,
+  namedPacks,
+  numberWord,
+  ofWord,
+  packed,
+  pair,
+  pairwise,
+  parts,
+  piece,
+  toNumber,
+  within,
+} from './pack-words'
+
 export interface PackCount {
   count: number
   /** the words it was read from */
   from: string
 }
 
-const words: Record<string, number> = {
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  twelve: 12,
-  twenty: 20,
-}
-const number = '(\\d{1,4}|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty)'
-const container = '(?:pack|pk|packs|set|sets|lot|box|bundle|bag|case|multipack|job lot|joblot|bulk)'
-const piece = '(?:pcs|pc|pieces|piece|count|ct|units|packs|pack|pk|pks|pkt|stk|pairs)'
-
-/** Things that come in twos and are sold as one. */
-const pairwise = /\b(?:gloves|socks|scissors|shears|secateurs|snips|loppers|boots|clogs)\b/i
-/** What a leading figure may count within one thing, so that it is no pack: 3 tier stand, 5 in 1 tester. */
-const within =
-  '(?:tier|in|inch|cell|pocket|compartment|port|head|way|arm|ply|drawer|shelf|seater|cup|step|layer|hole|leg|wick|tube|section|hour|litre|gallon|foot|panel|prong|tine|speed|watt|volt|(?:day|week|month|year|colour|page|card|minute)s?)'
+/** Of words of any alphabet: the platform's own boundary knows those of English alone. */
+const start = '(?<![\\p{L}\\d])'
+const end = '(?![\\p{L}\\d])'
+const number = `(\\d{1,4}|${numberWord})`
+const size = '(?:cm|mm|m|ml|cl|l|g|kg|oz|inch|in|ft|"|litres?|liters?)'
 /** A word or a few, the last of them in the plural. */
 const plural = '(?:[\\p{L}-]+ ){0,3}[\\p{L}-]*[^s\\P{L}]s\\b'
+const all = (parts: string) => new RegExp(`${start}(?:${parts})${end}`, 'iu')
+const isPairwise = all(pairwise)
+const isOfPieces = all(madeOfPieces)
+
+interface Pattern {
+  re: RegExp
+  count: (m: RegExpExecArray) => number
+  /** says nothing of one thing that is made of many pieces */
+  isPiece?: true
+}
+const one = (source: string, more: Partial<Pattern> = {}): Pattern => ({
+  re: new RegExp(source, 'iu'),
+  count: (m) => toNumber(m[1]),
+  ...more,
+})
+const product = (m: RegExpExecArray) => toNumber(m[1]) * toNumber(m[2])
 
 /** In order: the first that is found counts. What they must not be taken for: sizes such as 12 inch, 30 x 40 cm, 500 ml. */
-const patterns: { re: RegExp; count: (m: RegExpExecArray) => number }[] = [
-  { re: new RegExp(`\\b${container} (?:of|à|a) ${number}\\b(?! ?x)`, 'i'), count: (m) => toNumber(m[1]) },
-  { re: new RegExp(`\\b${number}[ -]?(?:pack|pk|pks|pkt|multipack)s?\\b`, 'i'), count: (m) => toNumber(m[1]) },
-  {
-    re: new RegExp(
-      `\\b(?:pack|pk|set|lot|qty|quantity|multipack)[ :x]{1,2}${number}\\b(?! ?(?:x|×|cm|mm|m|ml|l|g|kg|inch|in|ft|"))`,
-      'i',
-    ),
-    count: (m) => toNumber(m[1]),
-  },
-  {
-    re: new RegExp(`\\b(\\d{1,3}) ?[x×] ?\\d+(?:[.,]\\d+)? ?(?:ml|cl|l|g|kg|oz|litre|litres)\\b`, 'i'),
-    count: (m) => toNumber(m[1]),
-  },
-  { re: /\b(half[ -]?dozen)\b/i, count: () => 6 },
-  { re: /\b(?:(\d{1,2}|two|three) )?dozen\b/i, count: (m) => 12 * (m[1] ? toNumber(m[1]) : 1) },
-  { re: /\b(?:twin|double|duo)[ -]?(?:pack|set)\b/i, count: () => 2 },
-  { re: /\btrio of\b/i, count: () => 3 },
-  { re: /\b(?:set|pack)\/(\d{1,3})\b/i, count: (m) => toNumber(m[1]) },
-  { re: /\b(\d{1,3})\/(?:pack|pk|set)\b/i, count: (m) => toNumber(m[1]) },
-  { re: /\btriple[ -]?pack\b/i, count: () => 3 },
-  {
-    re: new RegExp(`\\b${number}[ -]?(?:pairs?|prs)\\b`, 'i'),
-    count: (m) => toNumber(m[1]) * (pairwise.test(m.input) ? 1 : 2),
-  },
-  { re: /\b(?:a |1 )?pair\b/i, count: (m) => (pairwise.test(m.input) ? 0 : 2) },
-  { re: new RegExp(`\\b${number}[ -]?(?:x )?${piece}\\b`, 'i'), count: (m) => toNumber(m[1]) },
-  {
-    re: /(?:^|[\s(])[x×] ?(\d{1,3})(?=$|[\s),.;!])(?! ?(?:cm|mm|m|ml|l|g|kg|inch|in|ft)\b)/i,
-    count: (m) => toNumber(m[1]),
-  },
-  { re: /\((\d{1,3})\)$/, count: (m) => toNumber(m[1]) },
-  { re: new RegExp(`^${number} (?!${within}\\b)(?=${plural})`, 'iu'), count: (m) => toNumber(m[1]) },
-  { re: /(?:^|[\s(])(\d{1,3}) ?[x×] (?=\p{L}{3,}|A[3-6]\b)(?!(?:cm|mm|inch|litre))/iu, count: (m) => toNumber(m[1]) },
+const patterns: Pattern[] = [
+  one(`${start}(\\d{1,3}) ?\\+ ?(\\d{1,3}) (?:${free})${end}`, { count: (m) => Number(m[1]) + Number(m[2]) }),
+  one(`${start}buy (\\d{1,3}) get (\\d{1,3}|one) free${end}`, {
+    count: (m) => Number(m[1]) + (m[2] === 'one' ? 1 : toNumber(m[2])),
+  }),
+  one(`${start}${number} ?(?:[x×] )?(?:${container}) (?:${ofWord}) ?${number}${end}(?! ?[x×]| ?${size}${end})`, {
+    count: product,
+  }),
+  one(`${start}(\\d{1,3}) ?(?:${piece}) ?[x×] ?(\\d{1,4})${end}(?! ?[x×]| ?${size}${end})`, { count: product }),
+  one(`${start}(\\d{1,3}) ?[x×] ?(\\d{1,4}) ?(?:${piece})${end}`, { count: product }),
+  one(`${start}(\\d{1,2}) ?[x×] ?(\\d{1,4}) (?!${size}${end})(?=${plural})`, { count: product }),
+  one(
+    `${start}(?:(?:${container}) (?:${ofWord}) ?|(?:${bareContainer}) )${number}${end}(?! ?[x×]| ?${size}${end}|[-’'.]| (?:${within}|in|inch)${end})`,
+  ),
+  one(`${start}${number}[ -]?(?:${packed})${end}`),
+  one(`${start}(?:pack|pk|set|lot|qty|quantity|multipack)[ :x]{1,2}${number}${end}(?! ?(?:[x×]|${size}${end}))`),
+  one(`${start}(\\d{1,3}) ?[x×] ?\\d+(?:[.,]\\d+)? ?(?:ml|cl|l|g|kg|oz|litre|litres)${end}`),
+  one(`${start}(half[ -]?dozen)${end}`, { count: () => 6 }),
+  one(`${start}(?:(\\d{1,2}|two|three) )?(?:${dozen})${end}`, { count: (m) => 12 * (m[1] ? toNumber(m[1]) : 1) }),
+  ...namedPacks.map(([words, count]) => one(`${start}(?:${words})${end}`, { count: () => count })),
+  one(`${start}(?:set|pack)/(\\d{1,3})${end}`),
+  one(`${start}(\\d{1,3})/(?:pack|pk|set)${end}`),
+  one(`${start}${number}[ -]?(?:${pair})${end}`, {
+    count: (m) => toNumber(m[1]) * (isPairwise.test(m.input) ? 1 : 2),
+  }),
+  one(`${start}(?:a |1 )?(?:${pair})${end}(?! \\d)`, { count: (m) => (isPairwise.test(m.input) ? 0 : 2) }),
+  one(`${start}${number}[ -]?(?:x )?(?:${piece}|${parts})${end}`, { isPiece: true }),
+  one(`(?:^|[\\s(])[x×] ?(\\d{1,3})(?=$|[\\s),.;!])(?! ?${size}${end})`),
+  one(`[\\[({](\\d{1,3}) (?:[\\p{L}-]+ )?[\\p{L}-]{3,}s[\\])}]`),
+  one(`\\((\\d{1,3})\\)$`),
+  one(`${start}par (\\d{1,3})$`),
+  one(`${start}(\\d{1,3}) sets${end}`),
+  one(`^${number} (?!${within}${end})(?=${plural})`),
+  one(`^(${numberWord}) (?!${within}${end})(?=\\p{L}{3,})(?! in )`),
+  one(`(?:^|[\\s(])(\\d{1,3}) ?[x×] (?=\\p{L}{3,}|A[3-6]${end})(?!(?:cm|mm|inch|litre|magnif|zoom))`),
 ]
 
 /**
@@ -73,12 +91,14 @@ const patterns: { re: RegExp; count: (m: RegExpExecArray) => number }[] = [
  * @example findPackCount('Fat balls, 6 pcs, 90 g') // { count: 6, from: '6 pcs' }
  */
 export function findPackCount(title: string): PackCount | null {
-  if (!quantity.test(title) || !mayCount.test(title)) return null
+  if (!quantity.test(title)) return null
   const text = title.replace(/[\s_]+/g, ' ')
   const first = countFirst.exec(text)
   if (first) return { count: toNumber(first[1]), from: first[0].trim() }
   const spared = withoutSizes(text)
-  for (const { re, count } of patterns) {
+  const isMadeOfPieces = isOfPieces.test(text)
+  for (const { re, count, isPiece } of patterns) {
+    if (isPiece && isMadeOfPieces) continue
     const m = re.exec(spared)
     if (!m) continue
     const found = count(m)
@@ -87,10 +107,11 @@ export function findPackCount(title: string): PackCount | null {
   return null
 }
 
-/** What every pattern needs of each: most titles have one or neither, and are asked no further. */
-const quantity = /\d|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|dozen|pair|twin|double|duo|trio|triple/i
-const mayCount =
-  /pack|pk|set|lot|box|bundle|bag|case|bulk|pc|piece|count|ct|unit|stk|pair|prs|dozen|twin|double|duo|trio|triple|qty|quantity|\d ?[x×]|[x×] ?\d|\(\d|^\d|^(?:two|three|four|five|six|seven|eight|nine|ten|twelve|twenty)/i
+/** What every pattern needs: most titles have no figure, number in words, pair or dozen, and are asked no further. */
+const quantity = new RegExp(
+  `\\d|${start}(?:${numberWord}|${dozen}|${pair}|${namedPacks.map(([w]) => w).join('|')})`,
+  'iu',
+)
 
 /** '100 x 9cm square pots': who begins with a size does not name several. */
 const countFirst = new RegExp(`^(\\d{1,3}) ?[x×] (?=\\d+(?:[.,]\\d+)? ?(?:cm|mm|inch|in|ft) ${plural})`, 'iu')
@@ -101,7 +122,7 @@ const sidesWithUnit = new RegExp(
   'giu',
 )
 const sidesAlone = new RegExp(
-  `(?<![\\d.,])${side} ?[x×] ?${side}(?: ?[x×] ?${side})?(?! ?(?:ml|cl|l|g|kg|oz)\\b)(?=$|[\\s,;)])`,
+  `(?<![\\d.,])${side} ?[x×] ?${side}(?: ?[x×] ?${side})?(?! ?(?:ml|cl|l|g|kg|oz)\\b)(?! (?:${piece})${end})(?=$|[\\s,;)])`,
   'giu',
 )
 const blank = (found: string) => ' '.repeat(found.length)
@@ -111,8 +132,4 @@ function withoutSizes(text: string): string {
   return /\d ?(?:cm|mm|m|inch|inches|in|ft|")? ?[x×]/i.test(text)
     ? text.replace(sidesWithUnit, blank).replace(sidesAlone, blank)
     : text
-}
-
-function toNumber(text: string | undefined): number {
-  return words[(text ?? '').toLowerCase()] ?? Number(text)
 }

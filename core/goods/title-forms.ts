@@ -46,6 +46,13 @@ export class FormNumbering {
     this.#makeSlots()
   }
 
+  /** Words of a form, ascending. */
+  wordsOf(form: number): number[] {
+    return Array.from({ length: this.#starts.at(form + 1) - this.#starts.at(form) }, (_, i) =>
+      this.#wordIds.at(this.#starts.at(form) + i),
+    )
+  }
+
   /** All forms there are. @param formOf listing → its form, as `form` said */
   finish(formOf: Int32Array): TitleForms {
     return {
@@ -67,8 +74,15 @@ export class FormNumbering {
       sizes.length + colours.length === 0 && pack === 1
         ? ''
         : `${sizes.sort().join()}\u0001${colours.sort().join()}\u0001${pack}`
-    const figures = this.#figures.code(said)
-    const ids = ascending(words.map((w) => this.#words.code(w)))
+    return this.#numbered(this.#figures.code(said), ascending(words.map((w) => this.#words.code(w))))
+  }
+
+  /** The form that has the figures of another, and other words. @param ids ascending */
+  formLike(form: number, ids: readonly number[]): number {
+    return this.#numbered(this.#figuresOf.at(form), ids)
+  }
+
+  #numbered(figures: number, ids: readonly number[]): number {
     const slot = this.#slotOf(figures, ids)
     const known = this.#slots[slot] as number
     return known >= 0 ? known : this.#newForm(figures, ids, slot)

@@ -90,11 +90,14 @@ function withoutSizes(text: string): { rest: string; sizes: string[] } {
   }
   if (severalSides.test(text)) take(sidesOf, (m) => `${[m[1], m[2], m[3]].filter(Boolean).join('x')}${asUnit(m[4])}`)
   take(sizeOf, (m) => inBaseUnit(Number(m[1]?.replace(',', '.')), asUnit(m[2])))
+  // '7pockets' is '7 pockets'; a number after letters, or before one or two, is a name ('A4', '3d')
+  rest = rest.replace(countedWord, '$1 $2')
   // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
   if (digit.test(rest)) take(figureAlone, (m) => `${Number(m[1])}#`)
   return { rest, sizes: [...sizes] }
 }
 const digit = /\d/
+const countedWord = /(?<![\p{L}\p{N}])(\d{1,3})(\p{L}{3,})/gu
 const severalSides = /\d ?[x×] ?\d/
 
 /** The word that a token stands for; null where it says nothing of the goods. */

@@ -7,9 +7,9 @@ import { suggestTags, suggestTitle } from './suggest-words'
 /** What the price rule asks for an item on a market, in the home currency. */
 export function ruledPrice(item: Item, market: string, rules: SellerRules, corrections: Corrections): RulePrice {
   const { inputs } = costOf(item, market, rules, corrections)
-  const floorE4 = solvePrice(inputs, { profitE4: rules.minProfitE4 }).lowestE4
+  const earning = solvePrice(inputs, { profitE4: rules.minProfitE4 }).ranges
   const lowest = lowestOn(item, market)
-  return rulePrice({ stepE4: rules.stepE4, floorE4, ceilingE4: null }, lowest === null ? [] : [lowest])
+  return rulePrice({ stepE4: rules.stepE4, earning, ceilingE4: null }, lowest === null ? [] : [lowest])
 }
 
 export interface DraftOptions {

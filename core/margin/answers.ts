@@ -69,7 +69,8 @@ export interface Sensitivity {
   higherE4: number
 }
 
-const movable = costNames.filter((name) => costParts[name].moves)
+/** every input that is a number: an amount, a share or a count */
+const movable = costNames.filter((name) => costParts[name].format !== undefined)
 
 /** What moves the profit most: each input a tenth down and up, the rest as it is; largest swing first. */
 export function sensitivity(inputs: CostInputs, priceE4: number): Sensitivity[] {
@@ -96,7 +97,8 @@ export function sensitivity(inputs: CostInputs, priceE4: number): Sensitivity[] 
   put('fees', 'Fees', profit(fees(0.9)), profit(fees(1.1)))
   for (const input of movable) {
     const value = inputs[input] as number
-    const scale = (f: number) => ({ ...inputs, [input]: input.endsWith('E4') ? Math.round(value * f) : value * f })
+    const isWhole = input.endsWith('E4') || costParts[input].format === 'count'
+    const scale = (f: number) => ({ ...inputs, [input]: isWhole ? Math.round(value * f) : value * f })
     put(input, costParts[input].label, profit(scale(0.9)), profit(scale(1.1)))
   }
   return rows.sort((a, b) => swing(b) - swing(a))

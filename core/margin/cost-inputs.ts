@@ -61,6 +61,9 @@ export function checkInputs(inputs: CostInputs): void {
     const fine = Number.isFinite(value) && value >= 0 && (!ratio || value <= 10) && (!count || value > 0)
     if (!fine) throw new Problem('input-invalid', { name, want: count ? 'above 0' : '0 or more', got: value })
   }
+  for (const { priceE4 } of inputs.tiers ?? [])
+    if (!(priceE4 >= 0 && priceE4 < Infinity))
+      throw new Problem('input-invalid', { name: 'price of the goods', want: '0 or more', got: priceE4 })
   if (inputs.discountRatio >= 1)
     throw new Problem('input-invalid', { name: 'discount', want: 'under 100 %', got: inputs.discountRatio })
 }

@@ -16,8 +16,6 @@ export interface CostPart {
   blank: unknown
   /** does it concern goods that are made and sent? */
   goods?: boolean
-  /** is it tried a tenth up and down to see what moves the profit? */
-  moves?: boolean
 }
 
 const money = (label: string, more: Partial<CostPart> = {}): CostPart => ({
@@ -43,7 +41,6 @@ const number = (label: string, more: Partial<CostPart> = {}): CostPart => ({
 })
 const other = (label: string, schema: Schema, blank: unknown): CostPart => ({ label, schema, blank })
 const goods = true
-const moves = true
 
 /** In the order in which they arise. */
 export const costParts: Readonly<Record<keyof CostInputs, CostPart>> = {
@@ -52,24 +49,24 @@ export const costParts: Readonly<Record<keyof CostInputs, CostPart>> = {
   packBought: other('Pieces bought', whole(1, 5000), 1),
   tiers: other('Goods', orNull(listOf(record({ from: span(1, 1e9), priceE4: moneyE4() }), 100)), null),
   orderQuantity: number('Packs in one order', { goods }),
-  supplierDeliveryE4: money('Delivery from supplier', { asked: 'Delivery of an order', goods, moves }),
-  inboundFreightE4: money('Inbound freight', { asked: 'Freight a pack', goods, moves }),
-  dutyRatio: share('Duty', { schema: ratio(5), goods, moves }),
+  supplierDeliveryE4: money('Delivery from supplier', { asked: 'Delivery of an order', goods }),
+  inboundFreightE4: money('Inbound freight', { asked: 'Freight a pack', goods }),
+  dutyRatio: share('Duty', { schema: ratio(5), goods }),
   importTaxRatio: share('Import tax', { goods }),
   importTaxRecoverable: other('Import tax comes back', truth(), true),
-  taxRatio: share('Tax on sales', { moves }),
+  taxRatio: share('Tax on sales'),
   pricesIncludeTax: other('Prices include tax', truth(), true),
   postageChargedE4: money('Postage charged', { goods }),
   fees: other('Fees', (feeScheduleSchema.fields as { lines: Schema }).lines, []),
-  postageOutE4: money('Postage out', { goods, moves }),
-  packingE4: money('Packing', { goods, moves }),
-  fulfilmentE4: money('Fulfilment', { goods, moves }),
+  postageOutE4: money('Postage out', { goods }),
+  packingE4: money('Packing', { goods }),
+  fulfilmentE4: money('Fulfilment', { goods }),
   storagePerMonthE4: money('Storage', { asked: 'Storage a month', goods }),
   storageMonths: number('Months in store', { format: 'number', schema: span(0, 1200), blank: 0, goods }),
-  advertisingE4: money('Advertising', { asked: 'Advertising a sale', moves }),
-  commissionRatio: share('Creator commission', { moves }),
-  discountRatio: share('Discount', { schema: ratio(0.99), moves }),
-  returnRatio: share('Returns', { moves }),
+  advertisingE4: money('Advertising', { asked: 'Advertising a sale' }),
+  commissionRatio: share('Creator commission'),
+  discountRatio: share('Discount', { schema: ratio(0.99) }),
+  returnRatio: share('Returns'),
   costPerReturnE4: money('Cost of a return', { goods }),
   recoveredRatio: share('Goods worth after return', { goods }),
   feesRefundedRatio: share('Fees given back'),

@@ -112,7 +112,7 @@ test('example 3: a file at a discount costs no goods', () => {
   expect(lines(digital, '5.50')).toEqual({
     price: 5.5,
     discount: -0.55,
-    goods: -0,
+    goods: 0,
     'fee:sale': -0.32,
     'fee:list': -0.18,
     'fee:pay': -0.45,
@@ -206,15 +206,49 @@ test('advertising, payback and what moves the profit', () => {
   expect(goods?.higherE4).toBe(e4('1.71'))
 })
 
+test('every number that is an input is tried a tenth up and down', () => {
+  const full: CostInputs = {
+    ...general,
+    postageChargedE4: e4('3'),
+    storagePerMonthE4: e4('0.50'),
+    storageMonths: 3,
+    costPerReturnE4: e4('4'),
+    recoveredRatio: 0.5,
+    feesRefundedRatio: 0.5,
+    importTaxRecoverable: false,
+    salesPerListing: 5,
+    fees: [...general.fees, fee({ id: 'list', kind: 'listing', fixedE4: e4('2'), per: 'listing' })],
+  }
+  const tried = sensitivity(full, e4('14.99')).map((s) => s.input)
+  for (const input of [
+    'postageChargedE4',
+    'storagePerMonthE4',
+    'storageMonths',
+    'costPerReturnE4',
+    'recoveredRatio',
+    'feesRefundedRatio',
+    'importTaxRatio',
+    'orderQuantity',
+    'goods',
+    'fees',
+  ])
+    expect(tried).toContain(input)
+})
+
 test('inputs that make no sense are refused by name', () => {
   expect(() => costSheet({ ...general, returnRatio: -0.1 }, e4('9'))).toThrow(
     expect.objectContaining({ code: 'input-invalid', details: { name: 'returnRatio', want: '0 or more', got: -0.1 } }),
   )
   expect(() => costSheet({ ...general, packSold: 0 }, e4('9'))).toThrow(/packSold must be above 0/)
+  for (const price of [NaN, Infinity, -1]) expect(() => costSheet(general, price)).toThrow(/price must be 0 or more/)
+  expect(() => costSheet({ ...general, tiers: [{ from: 1, priceE4: NaN }] }, e4('9'))).toThrow(
+    /price of the goods must/,
+  )
 })
 
 describe('price rule', () => {
-  const rule = { stepE4: 100, floorE4: e4('7.02'), ceilingE4: null }
+  const floorE4 = e4('7.02')
+  const rule = { stepE4: 100, earning: [{ fromE4: floorE4, toE4: null }], ceilingE4: null }
   test('under the lowest by a cent', () =>
     expect(rulePrice(rule, [e4('9.90'), e4('10.99')])).toEqual({ priceE4: e4('9.89'), because: 'under the lowest' }))
   test('never below the floor, whatever the feed says', () => {
@@ -222,9 +256,25 @@ describe('price rule', () => {
     fc.assert(
       fc.property(fc.array(fc.oneof(fc.double(), fc.constantFrom(0, -5, NaN, Infinity, 1))), (prices) => {
         const { priceE4 } = rulePrice(rule, prices)
-        expect(priceE4 === null || priceE4 >= rule.floorE4).toBe(true)
+        expect(priceE4 === null || priceE4 >= floorE4).toBe(true)
       }),
     )
+  })
+  test('never below the floor, whatever the ceiling; and always where the least profit holds', () => {
+    const capped = (ceiling: string) => ({ ...rule, ceilingE4: e4(ceiling) })
+    expect(rulePrice(capped('8'), [e4('9')])).toEqual({ priceE4: e4('8'), because: 'held at the ceiling' })
+    expect(rulePrice(capped('6'), [e4('9')])).toEqual({ priceE4: floorE4, because: 'held at the floor' })
+    expect(rulePrice(capped('6'), [])).toEqual({ priceE4: floorE4, because: 'no competing price' })
+    // between 9.80 and 12 a step of a fee takes the profit away
+    const holed = {
+      ...rule,
+      earning: [
+        { fromE4: floorE4, toE4: e4('9.80') },
+        { fromE4: e4('12'), toE4: null },
+      ],
+    }
+    expect(rulePrice(holed, [e4('9.90')])).toEqual({ priceE4: e4('9.80'), because: 'under the lowest' })
+    expect(rulePrice(holed, [e4('12.50')])).toEqual({ priceE4: e4('12.49'), because: 'under the lowest' })
   })
   test('no competitor, no floor', () => {
     expect(rulePrice(rule, [])).toEqual({ priceE4: null, because: 'no competing price' })
@@ -232,7 +282,7 @@ describe('price rule', () => {
       priceE4: e4('20'),
       because: 'no competing price',
     })
-    expect(rulePrice({ ...rule, floorE4: null }, [e4('9')])).toMatchObject({ priceE4: null })
+    expect(rulePrice({ ...rule, earning: [] }, [e4('9')])).toMatchObject({ priceE4: null })
   })
 })
 

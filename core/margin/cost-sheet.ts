@@ -1,5 +1,6 @@
 import { tierPrice } from '../notation'
-import { divideRounded, roundToMinor, toMillionths } from '../money'
+import { roundOnce } from '../money'
+import { Problem } from '../problem'
 import { costNames, costParts } from './cost-parts'
 import { checkInputs, type CostInputs } from './cost-inputs'
 import { feeAmount, type FeeBases } from './fee-line'
@@ -35,13 +36,15 @@ export interface CostSheet {
 }
 
 /**
- * What one sale at a price earns after every cost. Each line is rounded to the minor unit, half away from zero, and the
- * totals are sums of the lines, so the sheet always adds up.
+ * What one sale at a price earns after every cost. Each line is worked out from what the others are before they are rounded, and rounded once
+ * to the minor unit, half away from zero; the totals are sums of the lines, so the sheet always adds up.
  *
  * @throws Problem 'input-invalid'
  */
 export function costSheet(inputs: CostInputs, priceE4: number): CostSheet {
   checkInputs(inputs)
+  if (!(priceE4 >= 0 && priceE4 < Infinity))
+    throw new Problem('input-invalid', { name: 'price', want: '0 or more', got: priceE4 })
   const lines: CostLine[] = []
   const sums = workOut(inputs, priceE4, true, (line) => lines.push(line))
   const unknown = lines.filter((l) => l.amountE4 === null).map((l) => l.label)
@@ -73,7 +76,10 @@ const labels = Object.fromEntries(costNames.map((name) => [name, costParts[name]
   string
 >
 
-/** The kernel: clean input, no checks. With `exact` false nothing is rounded, which makes the profit piecewise linear. */
+/** Puts a line on the sheet. @returns its amount as the sheet has it */
+type Put = (id: string, label: string, group: LineGroup, amountE4: number | null) => number | null
+
+/** The kernel: clean input, no checks. With `exact` false no line is rounded, which makes the profit piecewise linear. */
 // eslint-disable-next-line max-lines-per-function -- a kernel: one sum, line by line in the order of the sheet
 export function workOut(
   inputs: CostInputs,
@@ -81,28 +87,27 @@ export function workOut(
   exact: boolean,
   emit: ((line: CostLine) => void) | null = null,
 ): Sums {
-  const round = (e4: number) => (exact ? roundToMinor(Math.round(e4), inputs.currency) : e4)
-  const times = (e4: number, r: number) => round(exact ? divideRounded(e4, toMillionths(r), 1e6) : e4 * r)
+  const { currency } = inputs
   let profit: number | null = 0
-  const put = (id: string, label: string, group: LineGroup, amountE4: number | null) => {
+  const put: Put = (id, label, group, amount) => {
+    const amountE4 = amount === null || !exact ? amount : roundOnce(amount, currency)
     profit = profit === null || amountE4 === null ? null : profit + amountE4
     emit?.({ id, label, group, amountE4 })
     return amountE4
   }
+  const cost = (id: string, label: string, group: LineGroup, amount: number) => -(put(id, label, group, -amount) ?? 0)
 
-  const discount = times(priceE4, inputs.discountRatio)
+  const discount = priceE4 * inputs.discountRatio
   const paid = priceE4 - discount
   const gross = paid + inputs.postageChargedE4
-  const taxOf = (e4: number) =>
-    inputs.pricesIncludeTax ? round(share(e4, inputs.taxRatio, 1 + inputs.taxRatio, exact)) : 0
+  const taxOf = (e4: number) => (inputs.pricesIncludeTax ? (e4 * inputs.taxRatio) / (1 + inputs.taxRatio) : 0)
   const tax = taxOf(gross)
   put('price', 'Price', 'revenue', priceE4)
   put('postageCharged', labels.postageChargedE4, 'revenue', inputs.postageChargedE4)
-  put('discount', labels.discountRatio, 'revenue', -discount)
-  put('tax', 'Tax in the price', 'tax', -tax)
-  const net = gross - tax
+  const givenAway = cost('discount', labels.discountRatio, 'revenue', discount)
+  const taxed = cost('tax', 'Tax in the price', 'tax', tax)
 
-  const goods = goodsLines(inputs, exact, round, times, put)
+  const goods = goodsLines(inputs, put, exact)
   const bases: FeeBases = {
     priceE4: paid,
     postageE4: inputs.postageChargedE4,
@@ -112,74 +117,70 @@ export function workOut(
     salesPerListing: inputs.salesPerListing,
     salesPerMonth: inputs.salesPerMonth,
   }
-  if (!inputs.pricesIncludeTax) addTaxOnTop(bases, inputs, times)
+  if (!inputs.pricesIncludeTax) addTaxOnTop(bases, inputs)
   let refundable = 0
   let listingFees = 0
   for (const fee of inputs.fees) {
-    const amount = round(feeAmount(fee, bases, exact))
-    put(`fee:${fee.id}`, fee.label, 'fees', -amount)
-    if (fee.kind === 'listing') listingFees += amount
+    const amount = feeAmount(fee, bases)
+    const borne = cost(`fee:${fee.id}`, fee.label, 'fees', amount)
+    if (fee.kind === 'listing') listingFees += borne
     else refundable += amount
   }
-  put('postageOut', labels.postageOutE4, 'delivery', -inputs.postageOutE4)
-  put('packing', labels.packingE4, 'delivery', -inputs.packingE4)
-  put('fulfilment', labels.fulfilmentE4, 'delivery', -inputs.fulfilmentE4)
-  const storage = times(inputs.storagePerMonthE4, inputs.storageMonths)
-  put('storage', labels.storagePerMonthE4, 'delivery', -storage)
-  put('advertising', labels.advertisingE4, 'selling', -inputs.advertisingE4)
-  put(
-    'commission',
-    labels.commissionRatio,
-    'selling',
-    -times(paid - bases.priceTaxE4 * (inputs.pricesIncludeTax ? 1 : 0), inputs.commissionRatio),
-  )
+  cost('postageOut', labels.postageOutE4, 'delivery', inputs.postageOutE4)
+  const packing = cost('packing', labels.packingE4, 'delivery', inputs.packingE4)
+  cost('fulfilment', labels.fulfilmentE4, 'delivery', inputs.fulfilmentE4)
+  const storage = cost('storage', labels.storagePerMonthE4, 'delivery', inputs.storagePerMonthE4 * inputs.storageMonths)
+  const advertising = cost('advertising', labels.advertisingE4, 'selling', inputs.advertisingE4)
+  const commissioned = paid - bases.priceTaxE4 * (inputs.pricesIncludeTax ? 1 : 0)
+  cost('commission', labels.commissionRatio, 'selling', commissioned * inputs.commissionRatio)
   const perReturn =
-    goods.landed === null && inputs.returnRatio > 0 && inputs.recoveredRatio > 0
+    goods.exact === null && inputs.returnRatio > 0 && inputs.recoveredRatio > 0
       ? null
-      : net +
+      : gross -
+        tax +
         inputs.costPerReturnE4 -
-        times(goods.landed ?? 0, inputs.recoveredRatio) -
-        times(refundable, inputs.feesRefundedRatio)
-  put('returns', labels.returnRatio, 'returns', perReturn === null ? null : -times(perReturn, inputs.returnRatio))
+        (goods.exact ?? 0) * inputs.recoveredRatio -
+        refundable * inputs.feesRefundedRatio
+  put('returns', labels.returnRatio, 'returns', perReturn === null ? null : -perReturn * inputs.returnRatio)
   const outlay =
-    goods.landed === null
-      ? null
-      : goods.landed + goods.taxGivenBack + inputs.packingE4 + storage + inputs.advertisingE4 + listingFees
+    goods.landed === null ? null : goods.landed + goods.taxGivenBack + packing + storage + advertising + listingFees
+  const net = priceE4 - givenAway + inputs.postageChargedE4 - taxed
   return { netRevenueE4: net, landedE4: goods.landed, outlayE4: outlay, profitE4: profit }
 }
 
-type Put = (id: string, label: string, group: LineGroup, amountE4: number | null) => number | null
+interface Goods {
+  /** landed cost, the sum of its lines; null where the price is not known */
+  landed: number | null
+  /** the same before any line was rounded */
+  exact: number | null
+  taxGivenBack: number
+}
 
-function goodsLines(
-  inputs: CostInputs,
-  exact: boolean,
-  round: (e4: number) => number,
-  times: (e4: number, r: number) => number,
-  put: Put,
-): { landed: number | null; taxGivenBack: number } {
+function goodsLines(inputs: CostInputs, put: Put, exact: boolean): Goods {
   const { tiers, packSold, packBought, orderQuantity } = inputs
-  const perSale = (e4: number) => round(share(e4, packSold, packBought, exact))
+  const pieces = packSold / packBought
   const free = tiers !== null && tiers.length === 0
   const unit = tiers === null ? null : (tierPrice(tiers, orderQuantity) ?? 0)
-  const goods = unit === null ? null : perSale(unit)
-  const delivery = free ? 0 : round(share(inputs.supplierDeliveryE4, packSold, packBought * orderQuantity, exact))
-  const freight = free ? 0 : perSale(inputs.inboundFreightE4)
-  const duty = goods === null ? null : times(goods + delivery + freight, inputs.dutyRatio)
-  const importTax =
-    goods === null || duty === null ? null : times(goods + delivery + freight + duty, inputs.importTaxRatio)
+  const goods = unit === null ? null : (unit * packSold) / packBought
+  const delivery = free ? 0 : (inputs.supplierDeliveryE4 * packSold) / (packBought * orderQuantity)
+  const freight = free ? 0 : inputs.inboundFreightE4 * pieces
+  const before = goods === null ? null : goods + delivery + freight
+  const duty = before === null ? null : before * inputs.dutyRatio
+  const importTax = before === null || duty === null ? null : (before + duty) * inputs.importTaxRatio
   const borne = inputs.importTaxRecoverable ? 0 : importTax
-  put('goods', labels.tiers, 'goods', minus(goods))
-  put('supplierDelivery', labels.supplierDeliveryE4, 'goods', -delivery)
-  put('freight', labels.inboundFreightE4, 'goods', -freight)
-  put('duty', labels.dutyRatio, 'goods', inputs.dutyRatio === 0 ? 0 : minus(duty))
-  put(
-    'importTax',
-    labels.importTaxRatio,
-    'goods',
-    inputs.importTaxRatio === 0 || inputs.importTaxRecoverable ? 0 : minus(borne),
-  )
-  const landed = goods === null ? null : goods + delivery + freight + (duty ?? 0) + (borne ?? 0)
-  return { landed, taxGivenBack: inputs.importTaxRecoverable ? (importTax ?? 0) : 0 }
+  const lines = [
+    put('goods', labels.tiers, 'goods', minus(goods)),
+    put('supplierDelivery', labels.supplierDeliveryE4, 'goods', -delivery),
+    put('freight', labels.inboundFreightE4, 'goods', -freight),
+    put('duty', labels.dutyRatio, 'goods', inputs.dutyRatio === 0 ? 0 : minus(duty)),
+    put('importTax', labels.importTaxRatio, 'goods', inputs.importTaxRatio === 0 ? 0 : minus(borne)),
+  ]
+  const given = inputs.importTaxRecoverable ? (importTax ?? 0) : 0
+  return {
+    landed: goods === null ? null : -lines.reduce<number>((sum, line) => sum + (line ?? 0), 0),
+    exact: before === null ? null : before + (duty ?? 0) + (borne ?? 0),
+    taxGivenBack: exact ? roundOnce(given, inputs.currency) : given,
+  }
 }
 
 function minus(e4: number | null): number | null {
@@ -187,16 +188,11 @@ function minus(e4: number | null): number | null {
 }
 
 /** Where prices are stated without tax, fees 'with tax' are still taken of what the buyer pays. */
-function addTaxOnTop(bases: FeeBases, inputs: CostInputs, times: (e4: number, r: number) => number): void {
-  const priceTax = times(bases.priceE4, inputs.taxRatio)
-  const postageTax = times(bases.postageE4, inputs.taxRatio)
+function addTaxOnTop(bases: FeeBases, inputs: CostInputs): void {
+  const priceTax = bases.priceE4 * inputs.taxRatio
+  const postageTax = bases.postageE4 * inputs.taxRatio
   bases.priceE4 += priceTax
   bases.postageE4 += postageTax
   bases.priceTaxE4 = priceTax
   bases.taxE4 = priceTax + postageTax
-}
-
-/** e4 × a / b; exact: by whole thousandths of a and b, so that pack counts and tax ratios stay whole numbers. */
-function share(e4: number, a: number, b: number, exact: boolean): number {
-  return exact ? divideRounded(e4, Math.round(a * 1e6), Math.round(b * 1e6)) : (e4 * a) / b
 }

@@ -1,5 +1,3 @@
-import { divideRounded, toMillionths } from '../money'
-
 /** One fee as data. All money in E4 of the schedule's currency. */
 export interface FeeLine {
   id: string
@@ -59,31 +57,27 @@ export function feeBase(line: FeeLine, bases: FeeBases): number {
   return bases.priceE4 + postage - tax
 }
 
-/** What one sale bears of a fee, before rounding to the minor unit; E4, perhaps with a fraction where `exact` is false. */
-export function feeAmount(line: FeeLine, bases: FeeBases, exact = true): number {
+/** What one sale bears of a fee, not rounded; E4 with its fraction. */
+export function feeAmount(line: FeeLine, bases: FeeBases): number {
   const base = feeBase(line, bases)
-  let fee = ofSteps(line, base, exact) + line.fixedE4
+  let fee = ofSteps(line, base) + line.fixedE4
   if (line.maxE4 !== null) fee = Math.min(fee, line.maxE4)
   if (line.minE4 !== null) fee = Math.max(fee, line.minE4)
   const times = line.per === 'item' ? bases.items : 1
   const share = line.per === 'listing' ? bases.salesPerListing : line.per === 'month' ? bases.salesPerMonth : 1
-  return exact ? divideRounded(fee, Math.round(times * 1000), Math.round(share * 1000)) : (fee * times) / share
+  return (fee * times) / share
 }
 
-function ofSteps(line: FeeLine, base: number, exact: boolean): number {
-  if (line.steps.length === 0) return times(base, line.ratio, exact)
+function ofSteps(line: FeeLine, base: number): number {
+  if (line.steps.length === 0) return base * line.ratio
   const steps = [{ fromE4: -Infinity, ratio: line.ratio }, ...[...line.steps].sort((a, b) => a.fromE4 - b.fromE4)]
   if (line.stepsApply === 'whole') {
     const reached = steps.filter((s) => base >= s.fromE4).at(-1)
-    return times(base, reached?.ratio ?? line.ratio, exact)
+    return base * (reached?.ratio ?? line.ratio)
   }
   return steps.reduce((sum, step, i) => {
     const from = Math.max(0, step.fromE4)
     const to = Math.min(base, steps[i + 1]?.fromE4 ?? Infinity)
-    return to > from ? sum + times(to - from, step.ratio, exact) : sum
+    return to > from ? sum + (to - from) * step.ratio : sum
   }, 0)
-}
-
-function times(e4: number, ratio: number, exact: boolean): number {
-  return exact ? divideRounded(e4, toMillionths(ratio), 1e6) : e4 * ratio
 }

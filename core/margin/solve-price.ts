@@ -114,7 +114,7 @@ function basesWhereItBends(line: FeeLine): number[] {
   const steps = line.steps.map((s) => s.fromE4).sort((a, b) => a - b)
   const bends = [...steps]
   const flat: FeeLine = { ...line, minE4: null, maxE4: null, per: 'order' }
-  const at = (base: number) => feeAmount(flat, { ...noBases, priceE4: base }, false)
+  const at = (base: number) => feeAmount(flat, { ...noBases, priceE4: base })
   for (const bound of [line.minE4, line.maxE4]) {
     if (bound === null) continue
     const edges = [0, ...steps, 1e13]

@@ -1,16 +1,6 @@
 import codes from 'currency-codes'
 import fc from 'fast-check'
-import {
-  addAmounts,
-  convert,
-  divideRounded,
-  isCurrencyCode,
-  minorDigitsOf,
-  plainAmount,
-  recogniseCurrency,
-  roundToMinor,
-  toE4,
-} from '.'
+import { addAmounts, convert, isCurrencyCode, minorDigitsOf, plainAmount, recogniseCurrency, roundOnce, toE4 } from '.'
 import { e4OfPlain } from '../notation'
 
 /** ISO 4217 as the package currency-codes publishes it; withdrawn codes and metals have no minor unit. */
@@ -23,21 +13,19 @@ test('minor digits are those of ISO 4217', () => {
   expect(['JPY', 'EUR', 'KWD'].map(minorDigitsOf)).toEqual([0, 2, 3])
 })
 
-test('rounds half away from zero, exactly, also past 2^53', () => {
-  expect([123450, -123450, 123449].map((e) => roundToMinor(e, 'EUR'))).toEqual([123500, -123500, 123400])
-  expect(roundToMinor(5000, 'JPY')).toBe(10000)
+test('an amount times a ratio is rounded once, half away from zero, as whole numbers have it', () => {
+  expect([roundOnce(22_300 * 0.065, 'EUR'), roundOnce(123_450, 'EUR'), roundOnce(-123_450, 'EUR')]).toEqual([
+    1400, 123_500, -123_500,
+  ])
+  expect([roundOnce(5000, 'JPY'), roundOnce(4999.99, 'JPY'), roundOnce(5, 'KWD')]).toEqual([10_000, 0, 10])
   fc.assert(
-    fc.property(
-      fc.integer({ min: -1e9, max: 1e9 }),
-      fc.integer({ min: 0, max: 1e7 }),
-      fc.integer({ min: 1, max: 1e7 }),
-      (a, b, d) => {
-        const [p, q] = [BigInt(a) * BigInt(b), BigInt(d)]
-        const sign = p < 0n ? -1n : 1n
-        const expected = sign * ((2n * sign * p + q) / (2n * q))
-        expect(divideRounded(a, b, d)).toBe(Number(expected) || 0)
-      },
-    ),
+    fc.property(fc.integer({ min: -1e9, max: 1e9 }), fc.integer({ min: 0, max: 1e6 }), (e4, millionths) => {
+      // a cent is 100 E4: the product over 10⁸, and half of that away from zero
+      const product = BigInt(e4) * BigInt(millionths)
+      const sign = product < 0n ? -1n : 1n
+      const cents = sign * ((2n * sign * product + 100_000_000n) / 200_000_000n)
+      expect(roundOnce((e4 * millionths) / 1e6, 'EUR')).toBe(Number(cents) * 100 || 0)
+    }),
   )
 })
 

@@ -1,5 +1,5 @@
 import { Problem } from '../problem'
-import { divideRounded, roundToMinor, type Amount } from './amount'
+import { roundOnce, type Amount } from './amount'
 
 /** How many of `to` one `from` buys, on a day (ISO). The table is the user's own. */
 export interface Rate {
@@ -24,8 +24,7 @@ export function convert(amount: Amount, to: string, rates: readonly Rate[]): Con
   if (amount.currency === to) return { ...amount, original: amount, rate: 1, day: null }
   const found = findRate(amount.currency, to, rates)
   if (!found) throw new Problem('money-no-rate', { from: amount.currency, to })
-  const exact = divideRounded(amount.e4, Math.round(found.rate * 1e8), 1e8)
-  return { e4: roundToMinor(exact, to), currency: to, original: amount, rate: found.rate, day: found.day }
+  return { e4: roundOnce(amount.e4 * found.rate, to), currency: to, original: amount, rate: found.rate, day: found.day }
 }
 
 /** The factor from one currency to another, or null where the table has none. */

@@ -69,7 +69,10 @@ export function tiersFromCell(text: string): Tier[] | null {
 
 /** The unit price at a quantity: the last step at or below it; below the first step, the first. */
 export function tierPrice(tiers: readonly Tier[], quantity: number): number | null {
-  let price = tiers[0]?.priceE4 ?? null
-  for (const tier of tiers) if (tier.from <= quantity) price = tier.priceE4
-  return price
+  let [reached, lowest]: (Tier | null)[] = [null, null]
+  for (const tier of tiers) {
+    if (tier.from <= quantity && tier.from >= (reached?.from ?? -Infinity)) reached = tier
+    if (tier.from < (lowest?.from ?? Infinity)) lowest = tier
+  }
+  return (reached ?? lowest)?.priceE4 ?? null
 }

@@ -18,6 +18,22 @@ test.each([
   ['shared', Array.from({ length: 20 }, () => 3)],
   ['unclear', [0, 0, 0]],
 ])('%s', (word, sales) => expect(roomOf(sales).word).toBe(word))
+test('what is not known is not nought: spread is told of known sellers alone, and not of few of them or of few units', () => {
+  expect(roomOf([90, 5, 5, null, null])).toMatchObject({ word: 'held', sellers: 5, known: 3, topShare: 0.9 })
+  expect(roomOf([90, null, null, null, null])).toMatchObject({
+    word: 'unclear',
+    openness: null,
+    topShare: null,
+    known: 1,
+  })
+  expect(roomOf([2, 0, 0])).toMatchObject({ word: 'unclear', openness: null, hhi: null })
+  expect(roomOf([4, 3, 3]).word).toBe('open')
+  expect(roomOf([4, 3, 2]).word).toBe('unclear')
+  // how many sell it is known without their sales
+  expect(roomOf(Array.from({ length: 30 }, () => null)).word).toBe('crowded')
+  expect(roomOf([null])).toMatchObject({ word: 'untested', openness: null })
+  expect(roomOf([]).word).toBe('untested')
+})
 test('more sellers never open an item, nor does a heavier top', () => {
   const even = (n: number) => roomOf(Array.from({ length: n }, () => 5)).openness ?? NaN
   expect(even(25)).toBeLessThan(even(10))

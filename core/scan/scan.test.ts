@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import {
   compareScans,
   contract,
+  describeLimits,
   describePlan,
   fetchPages,
   idsOf,
@@ -11,12 +12,14 @@ import {
   planKey,
   scanFilter,
   type Fetched,
+  type ScanLimits,
   type ScanPlan,
 } from '.'
 import { recordKind } from '../records'
 import { Problem } from '../problem'
 import { numbers, TableBuilder, textAt, textColumn, type RowRecord, type Table } from '../tables'
 
+const floors = { amount: 2, from: { physical: 6, printed: null, digital: 2.5 } }
 const instantly = { random: () => 0.5, sleep: () => Promise.resolve() }
 
 test('whatever fails in passing, every page is kept exactly once', async () => {
@@ -116,8 +119,27 @@ test.each<[Partial<typeof noLimits>, RowRecord, string | null]>([
   [{ leastRating: 4 }, { rating: 3.9 }, 'leastRating'],
   [{ without: ['GLASS', ' '] }, { title: 'A glass bird bath' }, 'without'],
   [{}, { title: 'anything' }, null],
+  [{ mostRank: 300 }, { rank: 301 }, 'mostRank'],
+  [{ mostRank: 300 }, { rank: 300 }, null],
+  // a rank that is not told discards nothing
+  [{ mostRank: 300 }, { title: 'anything' }, null],
+  [{ leastProfit: floors }, { price: 59_900 }, 'leastProfit'],
+  [{ leastProfit: floors }, { price: 60_000 }, null],
+  [{ leastProfit: floors }, { price: 25_000, kind: 'digital' }, null],
+  // of what is printed no price is known to leave it
+  [{ leastProfit: floors }, { price: 100, kind: 'print on demand' }, null],
+  [{ leastProfit: floors }, { title: 'anything' }, null],
 ])('limits %j and %j: %s', (some, record, limit) => {
   expect(scanFilter({ ...noLimits, ...some }, recordKind('listings'))(record)).toBe(limit)
+})
+
+test('a plan that was kept before there were ranks and profits has no such limits', () => {
+  const { mostRank: _, leastProfit: _p, ...old } = noLimits
+  expect(scanFilter(old as ScanLimits, recordKind('listings'))({ rank: 9e6, price: 1 })).toBeNull()
+  expect(describeLimits(old as ScanLimits)).toBe('')
+  expect(describeLimits({ ...noLimits, mostRank: 300, leastProfit: floors })).toBe(
+    'ranks up to 300, a profit of 2 possible',
+  )
 })
 
 test('a page is read like a file: typed, counted, refused with a reason; nothing of it is trusted', () => {

@@ -20,15 +20,29 @@ interface Expected {
     topFifth: number
     makes80: number
   }[]
+  /** day of each row, null where it does not say */
+  putUp: (number | null)[]
+  months: [market: string, store: string, month: string, count: number, sold: number][]
+  fresh: [market: string, store: string, count: number, sold: number][]
 }
 // Source: GROUP BY and window functions of SQLite, by scripts/fixtures/stores.py.
-const { rows, stores } = JSON.parse(
+const { rows, stores, putUp, months, fresh } = JSON.parse(
   readFileSync(new URL('fixtures/sqlite-stores.json', import.meta.url), 'utf8'),
 ) as Expected
 
 test('900 listings of fourteen stores sum to what SQLite says of them', async () => {
-  const records = rows.map(([id, market, store, cents, units, unitsTotal]) => {
-    return { id, market, store, title: `Bell ${id}`, price: cents * 100, currency: 'EUR', units, unitsTotal }
+  const records = rows.map(([id, market, store, cents, units, unitsTotal], i) => {
+    return {
+      listedOn: putUp[i] as number | null,
+      id,
+      market,
+      store,
+      title: `Bell ${id}`,
+      price: cents * 100,
+      currency: 'EUR',
+      units,
+      unitsTotal,
+    }
   })
   const table = tableOf('listings', records)
   const rules = plainRules('EUR')
@@ -51,6 +65,11 @@ test('900 listings of fourteen stores sum to what SQLite says of them', async ()
     expect([look?.summed.known, look?.summed.sold, look?.makes80]).toEqual([s.known, s.sold, s.makes80])
     expect(look?.topFifth).toBeCloseTo(s.topFifth, 12)
     expect(look?.summed.units).toBe(s.units)
-    expect(look?.curve.at(-1)).toEqual({ listings: 1, units: 1 })
+    expect(look?.curve.at(-1)).toMatchObject({ listings: 1, units: 1 })
+    const inMonths = look?.putUp.months.filter((m) => m.count > 0).map((m) => [m.month, m.count, m.sold])
+    const mineOf = <T extends [string, string, ...unknown[]]>(list: T[]) =>
+      list.filter(([market, store]) => market === s.market && store === s.store)
+    expect(inMonths).toEqual(mineOf(months).map(([, , ...month]) => month))
+    expect([[look?.newListings, look?.newThatSell]]).toEqual(mineOf(fresh).map(([, , ...counts]) => counts))
   }
 })

@@ -1,6 +1,6 @@
 import { toHome, type SellerRules } from '../catalog'
 import type { Capture } from '../records'
-import { numberAt, numbers, textAt, textColumn } from '../tables'
+import { numberAt, numberIn, numbers, textAt, textColumn, textIn } from '../tables'
 import type { StorePlaces } from './store-places'
 
 /** What lists of stores say of one store: of each figure the newest that is known. Amounts in E4 of the home currency. */
@@ -44,8 +44,8 @@ function takeList(
   rules: Pick<SellerRules, 'homeCurrency' | 'rates'>,
   stated: Map<number, StatedStore>,
 ): void {
-  const text = (name: string, row: number) => textAt(textColumn(table, name), row)
-  const figure = (name: string, row: number) => numberAt(numbers(table, name), row)
+  const text = (name: string, row: number) => textIn(table, name, row)
+  const figure = (name: string, row: number) => numberIn(table, name, row)
   for (let row = 0; row < table.rows; row++) {
     const store = places.find(text('market', row) ?? '?', text('store', row) ?? '')
     if (store === undefined) continue
@@ -67,4 +67,25 @@ function takeList(
     }
     stated.set(store, now)
   }
+}
+
+/** What lists say of the feedback a store had altogether, oldest first. Of one day the last counts. */
+export function feedbackLooks(
+  lists: readonly Capture[],
+  { market, name }: { market: string; name: string },
+): { day: number; feedback: number }[] {
+  const looks = new Map<number, number>()
+  for (const { table, capturedOn } of lists) {
+    const [markets, stores, feedback] = [
+      textColumn(table, 'market'),
+      textColumn(table, 'store'),
+      numbers(table, 'feedback'),
+    ]
+    for (let row = 0; row < table.rows; row++) {
+      const count = numberAt(feedback, row)
+      if (count !== null && textAt(stores, row) === name && (textAt(markets, row) ?? '?') === market)
+        looks.set(capturedOn, count)
+    }
+  }
+  return [...looks].map(([day, count]) => ({ day, feedback: count })).sort((a, b) => a.day - b.day)
 }

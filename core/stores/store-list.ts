@@ -5,7 +5,9 @@ import { ageInMonths, summedFigures, type SummedFigures } from './figures'
 import { rollUp } from './roll-up'
 import { statedGrade, storeFigures, type StoreFigure } from './store-figures'
 import { statedStores, type StatedStore } from './stated'
+import { facetsOfStores, type FacetColumn, type StoreFacet } from './store-facets'
 import { numberStores, type StorePlaces } from './store-places'
+import { rowsByStore, type StoreRows } from './store-rows'
 import { windowEndOf, windowUnits } from './window-units'
 
 /** where a figure that is shown comes from, as it stands in `StoreList.from` */
@@ -23,11 +25,13 @@ export interface StoreList {
   figures: Record<string, Float64Array>
   /** by the name of the figure: place in `origins` */
   from: Record<string, Uint8Array>
+  facets: Record<StoreFacet, FacetColumn>
 }
 
 /** What the list of stores is made of; kept, so that a store can be opened from it. */
 export interface KnownStores {
   places: StorePlaces
+  rows: StoreRows
   stated: Map<number, StatedStore>
   list: StoreList
 }
@@ -56,7 +60,11 @@ export function knownStores(catalog: Catalog, lists: readonly Capture[], rules: 
     }
   }
   const { markets, names } = places
-  return { places, stated, list: { count, markets, names, age: ages(catalog, places, stated), figures, from } }
+  const rows = rowsByStore(places.storeOf, count)
+  const listings = figures.listings as Float64Array
+  const facets = facetsOfStores({ catalog, rows, markets, stated, listings })
+  const age = ages(catalog, places, stated)
+  return { places, rows, stated, list: { count, markets, names, age, figures, from, facets } }
 }
 
 /** What stands in the list: what a list of stores states, as it speaks of the whole store; else the sum. A sum over no listing is no sum. */

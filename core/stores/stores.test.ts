@@ -4,7 +4,6 @@ import type { Capture, KindName } from '../records'
 import { tableOf } from '../records/table-of'
 import { textAt, textColumn, type RowRecord } from '../tables'
 import { concentrationOf } from './concentration'
-import { emptyStoreQuery, findStores, meets, usualCriteria } from './criteria'
 import { ageInMonths } from './figures'
 import { knownStores, origins } from './store-list'
 
@@ -160,34 +159,4 @@ test('an age is months of the mean year, and none where a store opened after its
   expect(ageInMonths(0, 365.25 * 3)).toBeCloseTo(36, 12)
   expect(ageInMonths(null, 20_000)).toBeNull()
   expect(ageInMonths(20_001, 20_000)).toBeNull()
-})
-
-describe('finding stores', () => {
-  const list = {
-    count: 4,
-    markets: ['Marrowgate', 'Gavelhop', 'Marrowgate', 'Marrowgate'],
-    names: ['Wren & Co', 'Tern Trowel', 'Old Wren', 'Sill'],
-    age: Float64Array.of(36, 12, 37, NaN),
-    figures: { unitsTotal: Float64Array.of(10_000, 12_000, 50_000, 90_000), units: Float64Array.of(5, NaN, 9, 5) },
-    from: {},
-  }
-  const find = (some: Partial<typeof emptyStoreQuery>) => [...findStores(list, { ...emptyStoreQuery, ...some })]
-
-  test('the criteria count their own ends, and a store of unknown age does not meet them', () => {
-    expect([0, 1, 2, 3].map((s) => meets(list, s, usualCriteria))).toEqual([true, true, false, false])
-    expect(find({ meetsOnly: true })).toEqual([1, 0])
-  })
-  test('in order of a figure, unknown last whichever way, alike as they came; or by name', () => {
-    expect(find({})).toEqual([3, 2, 1, 0])
-    expect(find({ sort: { by: 'units', descending: true } })).toEqual([2, 0, 3, 1])
-    expect(find({ sort: { by: 'units', descending: false } })).toEqual([0, 3, 2, 1])
-    expect(find({ sort: { by: 'age', descending: false } })).toEqual([1, 0, 2, 3])
-    expect(find({ sort: { by: 'name', descending: false } })).toEqual([2, 3, 1, 0])
-    expect(() => find({ sort: { by: 'luck', descending: true } })).toThrow(RangeError)
-  })
-  test('by market and by every word of the name', () => {
-    expect(find({ markets: ['Gavelhop'] })).toEqual([1])
-    expect(find({ words: ' WREN' })).toEqual([2, 0])
-    expect(find({ words: 'wren co' })).toEqual([0])
-  })
 })

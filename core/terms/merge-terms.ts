@@ -1,5 +1,5 @@
 import type { Capture } from '../records'
-import { poissonGrowth } from '../demand'
+import { pairedGrowth } from '../demand'
 import { monthOf } from '../identity'
 import { rowReader } from '../tables'
 import type { Term, TermChange } from './term'
@@ -131,18 +131,18 @@ function termOf({ market, phrase, category, months, undated, places, reported }:
 
 /** The last three months against the same a year before, which takes the season out; else against the three before. */
 function changeOf(months: Map<number, Month>, last: number): TermChange | null {
-  const sum = (end: number) => {
-    const list = [0, 1, 2].map((i) => months.get(end - i))
-    return list.every((m) => m !== undefined) ? list.reduce((n, m) => n + (m?.searches ?? 0), 0) : null
+  const three = (end: number) => {
+    const list = [0, 1, 2].flatMap((i) => months.get(end - i)?.searches ?? [])
+    return list.length === 3 ? list : null
   }
-  const later = sum(last)
+  const later = three(last)
   if (later === null) return null
   for (const [back, against] of [
     [12, 'a year before'],
     [3, 'the three months before'],
   ] as const) {
-    const earlier = sum(last - back)
-    if (earlier !== null) return { ...poissonGrowth(Math.round(later), Math.round(earlier)), against }
+    const earlier = three(last - back)
+    if (earlier !== null) return { ...pairedGrowth(later, earlier), against }
   }
   return null
 }

@@ -19,6 +19,14 @@ test('a missing measure lowers coverage, not Worth', () => {
   expect(worthOf({ a: null, b: 20 }, rules)).toMatchObject({ value: expect.closeTo(80, 8) as number, coverage: 0.75 })
   expect(worthOf({}, rules)).toMatchObject({ value: null, coverage: 0 })
 })
+test('of less than half of the weights, or without a must, there is no Worth; a must that fails still says so', () => {
+  expect(worthOf({ a: 10 }, rules)).toMatchObject({ value: null, lacking: ['B'] })
+  const light = { name: 'light', parts: rules.parts.map((p) => ({ ...p, weight: p.must ? 2 : 3 })) }
+  expect(worthOf({ b: 20 }, light)).toMatchObject({ value: null, coverage: 0.4, lacking: [] })
+  expect(worthOf({ b: 100 }, light)).toMatchObject({ value: 0, failed: ['B'] })
+  const half = { name: 'half', parts: light.parts.map((p) => ({ ...p, weight: 1 })) }
+  expect(worthOf({ b: 20 }, half).value).toBeCloseTo(80, 8)
+})
 test('Worth lies between 0 and 100 and never falls when a part gets better', () => {
   fc.assert(
     fc.property(

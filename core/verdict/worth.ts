@@ -16,11 +16,13 @@ export interface WorthRules {
 }
 
 export interface Worth {
-  /** 0–100; null where no part is known */
+  /** 0–100; null where too little is known: less than half of what the rules weigh, or not every must */
   value: number | null
   /** share of the weights whose measure is known */
   coverage: number
   failed: string[]
+  /** musts that are not known */
+  lacking: string[]
   parts: { label: string; value: number | null; desirability: number | null; weight: number }[]
 }
 
@@ -37,12 +39,15 @@ export const worthRules: WorthRules = {
   ],
 }
 
+/** share of the weights that must be known for Worth to be told */
+export const leastCoverage = 0.5
+
 /** A desirability is never quite 0 unless the measure is a must: one weak part lowers Worth, it does not end it. */
 const least = 0.02
 
 /**
  * Worth: 100 × weighted geometric mean of the desirabilities of what is known. A missing measure is left out and lowers the
- * coverage; a failed must gives 0 and is named.
+ * coverage; a failed must gives 0 and is named. Of less than half of the weights, or without a must, there is none.
  */
 export function worthOf(
   measures: Readonly<Record<string, number | null | undefined>>,
@@ -63,6 +68,9 @@ export function worthOf(
     weights += part.weight
     return { label: part.label, value, desirability: d, weight: part.weight }
   })
-  const value = weights === 0 ? null : failed.length > 0 ? 0 : 100 * Math.exp(logs / weights)
-  return { value, coverage: all === 0 ? 0 : weights / all, failed, parts }
+  const coverage = all === 0 ? 0 : weights / all
+  const lacking = rules.parts.flatMap((part, i) => (part.must && parts[i]?.value === null ? part.label : []))
+  const isTold = coverage >= leastCoverage && lacking.length === 0
+  const value = failed.length > 0 ? 0 : isTold ? 100 * Math.exp(logs / weights) : null
+  return { value, coverage, failed, lacking, parts }
 }

@@ -1,6 +1,15 @@
 import { classTfIdf } from './class-tf-idf'
 import { isColour } from '../goods'
-import { praise, rememberedStems, titleRuns, withoutNested, WrittenForms, type TitleRun } from './title-words'
+import { saysForWhom } from './for-whom'
+import {
+  packWords,
+  praise,
+  rememberedStems,
+  titleRuns,
+  withoutNested,
+  WrittenForms,
+  type TitleRun,
+} from './title-words'
 
 /** A narrow theme: listings whose titles share runs of words that most others do not have. */
 export interface Theme {
@@ -10,27 +19,51 @@ export interface Theme {
   places: number[]
 }
 
-/** titles below which a run is chance, and share of all titles above which it names the whole category and no theme */
-const [leastTitles, mostShare] = [5, 0.15]
+/** titles below which a run is chance */
+const leastTitles = 5
+/** share of the titles of one sort of goods beyond which a run names the sort */
+const mostOfSort = 0.5
 /** share of their titles that two runs have in common to be one theme */
 const sameFrom = 0.5
 const longest = 3
 const mostPhrases = 3
+/** share of the titles with a run's first or last word that must have the whole run, for its words to belong together */
+const together = 0.5
+
+export interface ThemeOptions {
+  /** share of all titles above which a run names the whole and no theme (default 0.15, for the titles of one category) */
+  mostShare?: number
+  /** title → its sort of goods, null where that is not known: where titles are of several sorts, what names one is no theme */
+  sortOf?: readonly (string | null)[]
+  /**
+   * only themes that say whom goods are for or when they are given: they run through several sorts of goods where there are several, and
+   * their words belong together or are known to say so; a name or a quality of goods is none
+   */
+  forWhom?: boolean
+}
 
 /**
  * Narrow themes among the titles of one category: rare runs of one to three words that stand in the same titles are one theme (at
  * least half of their titles in common, Jaccard), its phrases chosen by class-based TF-IDF against all other themes. Sizes,
  * counts, colours and praise are no themes. Largest first; a title may belong to several.
  */
-export function themesOf(titles: readonly string[]): Theme[] {
+export function themesOf(
+  titles: readonly string[],
+  { mostShare = 0.15, sortOf = [], forWhom = false }: ThemeOptions = {},
+): Theme[] {
   const stem = rememberedStems()
   const runs = titles.map((t) => titleRuns(t, longest, stem).filter(isTelling))
   const places = placesByRun(runs)
-  const isRare = (run: string) => (places.get(run)?.length ?? 0) <= mostShare * titles.length
+  const namesSort = sortNames(places, sortOf)
+  const isWanted = forWhom ? saysWhom(places, sortOf) : () => true
+  const isRare = (run: string) => (places.get(run)?.length ?? 0) <= mostShare * titles.length && !namesSort(run)
   // What names the whole category stands at no end of a theme: 'raised bed', not 'planner raised bed'.
   const rare = [...places].filter(
     ([run, at]) =>
-      at.length >= leastTitles && isRare(run) && [0, -1].every((end) => isRare(run.split(' ').at(end) ?? run)),
+      at.length >= leastTitles &&
+      isRare(run) &&
+      isWanted(run, at) &&
+      [0, -1].every((end) => isRare(run.split(' ').at(end) ?? run)),
   )
   const groups = joined(new Map(rare))
   const members = groups.map((group) => union(group.map((run) => places.get(run) as number[])))
@@ -45,9 +78,45 @@ export function themesOf(titles: readonly string[]): Theme[] {
     .sort((a, b) => b.places.length - a.places.length)
 }
 
-/** Neither a size or count nor a colour nor praise. */
+/** Whether a run stands in most titles of some sort, of which there are enough to tell. */
+function sortNames(
+  places: ReadonlyMap<string, number[]>,
+  sortOf: readonly (string | null)[],
+): (run: string) => boolean {
+  const sizes = new Map<string, number>()
+  for (const sort of sortOf) if (sort !== null) sizes.set(sort, (sizes.get(sort) ?? 0) + 1)
+  return (run) => {
+    const counts = new Map<string, number>()
+    for (const at of places.get(run) ?? []) {
+      const sort = sortOf[at]
+      if (sort != null) counts.set(sort, (counts.get(sort) ?? 0) + 1)
+    }
+    return [...counts].some(
+      ([sort, n]) => (sizes.get(sort) ?? 0) >= leastTitles && n > mostOfSort * (sizes.get(sort) ?? 0),
+    )
+  }
+}
+
+/** Whether a run says whom goods are for: its words belong together, or are known to say so, and it runs through sorts of goods. */
+function saysWhom(
+  places: ReadonlyMap<string, number[]>,
+  sortOf: readonly (string | null)[],
+): (run: string, at: readonly number[]) => boolean {
+  const sizes = new Map<string, number>()
+  for (const sort of sortOf) if (sort !== null) sizes.set(sort, (sizes.get(sort) ?? 0) + 1)
+  const hasSorts = [...sizes.values()].filter((n) => n >= leastTitles).length > 1
+  const isTogether = (end: string, at: readonly number[]) => at.length >= together * (places.get(end)?.length ?? 0)
+  return (run, at) => {
+    const words = run.split(' ')
+    const belongs = words.length > 1 && [0, -1].every((end) => isTogether(words.at(end) as string, at))
+    if (!belongs && !words.some(saysForWhom)) return false
+    return !hasSorts || new Set(at.flatMap((title) => sortOf[title] ?? [])).size > 1
+  }
+}
+
+/** Neither a size nor a count, nor a colour, nor praise. */
 function isTelling({ written }: TitleRun): boolean {
-  return !/\d/.test(written) && !written.split(' ').some((w) => praise.has(w) || isColour(w))
+  return !/\d/.test(written) && !written.split(' ').some((w) => praise.has(w) || packWords.has(w) || isColour(w))
 }
 
 function placesByRun(runs: readonly TitleRun[][]): Map<string, number[]> {

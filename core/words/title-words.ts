@@ -10,6 +10,13 @@ export const praise: ReadonlySet<string> = new Set(
   ),
 )
 
+/** Words that say how many there are: true of anything as well. */
+export const packWords: ReadonlySet<string> = new Set(
+  'pack packs pk set sets lot lots pcs pc piece pieces pair pairs dozen twin count bundle multipack stück paquet pièces juego piezas pezzi stuks sztuk peças'.split(
+    ' ',
+  ),
+)
+
 /** words in the longest run that is looked at */
 export const longestRun = 4
 

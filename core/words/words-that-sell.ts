@@ -1,5 +1,5 @@
 import cdf from '@stdlib/stats-base-dists-normal-cdf'
-import { falseDiscovery } from '../demand'
+import { falseDiscovery, middleOf } from '../demand'
 import { logOddsPrior, type WordCount, type WordPull } from './log-odds'
 import { longestRun, rememberedStems, titleRuns, withoutNested, WrittenForms } from './title-words'
 
@@ -38,7 +38,7 @@ const rate = 0.05
  */
 export function wordsThatSell(titles: readonly SoldTitle[]): SellingWords | null {
   if (titles.length < leastTitles) return null
-  const median = middle(titles.map((t) => t.units))
+  const median = middleOf(titles.map((t) => t.units)) ?? 0
   const better = titles.filter((t) => t.units > median).length
   if (better < leastUses) return null
   const { counts, forms } = countRuns(titles, median)
@@ -75,10 +75,4 @@ function countRuns(titles: readonly SoldTitle[], median: number): { counts: Word
       forms.add(run)
     }
   return { counts: byLength.map((counts) => [...counts.values()]), forms }
-}
-
-function middle(values: number[]): number {
-  const sorted = values.sort((a, b) => a - b)
-  const at = sorted.length >> 1
-  return sorted.length % 2 === 1 ? (sorted[at] as number) : ((sorted[at - 1] as number) + (sorted[at] as number)) / 2
 }

@@ -60,7 +60,34 @@ export const listings = kind({
     { ...currency, merge: 'apart', item: { as: 'words', facet: { name: 'currencies', label: 'Currency' } } },
     delivery,
     { ...units, merge: 'apart' },
-    unitsTotal,
+    {
+      ...unitsTotal,
+      item: {
+        as: 'sum',
+        measure: {
+          label: 'Lifetime sales',
+          format: 'count',
+          scale: { from: 1, to: 100_000, kind: 'log' },
+          band: [20, null],
+        },
+      },
+    },
+    {
+      name: 'variations',
+      label: 'Variations',
+      type: 'count',
+      headings: {
+        en: 'variations, number of variations, variation count, no of variations, variants, variant count, number of variants',
+        de: 'varianten, anzahl varianten, variantenanzahl',
+        fr: 'variantes, nb variantes, nombre de variantes, déclinaisons, nb déclinaisons',
+        es: 'variantes, número de variantes, nº de variantes, variaciones',
+        it: 'varianti, numero varianti, n varianti, variazioni',
+        nl: 'varianten, aantal varianten, variaties',
+        pl: 'warianty, liczba wariantów',
+        pt: 'variantes, número de variantes, variações',
+      },
+      help: 'In how many sizes, colours or sorts it comes: the price that is headed is that of one of them.',
+    },
     { ...revenue, merge: 'none' },
     {
       ...change,

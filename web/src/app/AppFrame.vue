@@ -9,11 +9,13 @@ import { toProblem } from '@/shared/problem'
 import { useDrafts } from '@/shared/stores/drafts'
 import { useJudgements } from '@/shared/stores/judgements'
 import { useVisits } from '@/shared/stores/visits'
+import { usePool } from '@/shared/stores/pool'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
 import { useScans } from '@/shared/stores/scans'
 import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
+import { useStoreCuts } from '@/shared/stores/store-cuts'
 import { useTrail } from '@/shared/stores/trail'
 import { useWriteLock } from '@/shared/stores/write-lock'
 import { useWorkspace } from '@/shared/stores/workspace'
@@ -45,7 +47,8 @@ const palette = ref(false)
 const help = ref(false)
 const fatal = ref<string | null>(null)
 
-const stores = [settings, rules, sheaf, useQuery(), useDrafts(), useVisits(), useTrail(), useJudgements()]
+const documents = [settings, rules, sheaf, useQuery(), useDrafts(), useVisits(), useTrail(), useJudgements()]
+const stores = [...documents, usePool(), useStoreCuts()]
 onMounted(async () => {
   try {
     await writeLock.begin()
@@ -200,6 +203,22 @@ main {
   .frame .side {
     max-height: 30vh;
     min-height: 26px;
+  }
+}
+/* What is printed is the stage alone, whole. */
+@media print {
+  .frame,
+  .frame.sided {
+    display: block;
+    height: auto;
+  }
+  .frame.frame > *:not(main) {
+    display: none;
+  }
+  main,
+  .stage {
+    height: auto;
+    overflow: visible;
   }
 }
 </style>

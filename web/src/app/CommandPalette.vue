@@ -34,6 +34,8 @@ interface Entry {
 const places = computed<Entry[]>(() => [
   ...stages.map((s) => ({ label: s.label, hint: 'stage', run: () => router.push(s.path) })),
   { label: 'Settings', hint: 'page', run: () => router.push('/settings') },
+  { label: 'Pool of stores', hint: 'page', run: () => router.push('/rivals/pool') },
+  { label: 'Stores most like me', hint: 'page', run: () => router.push('/rivals/alike') },
   ...query.cuts.map((c) => ({ label: c.name, hint: 'Cut', run: () => (query.use(c), router.push('/finds')) })),
   ...sheaf.all.map((s) => ({
     label: s.name,

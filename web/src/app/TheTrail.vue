@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { GitBranch, ListFilter, Package, Search, Store } from '@lucide/vue'
-import { useSheaf } from '@/shared/stores/sheaf'
+import { decidedWords, useSheaf } from '@/shared/stores/sheaf'
 import { useTrail, type TrailPlace } from '@/shared/stores/trail'
 import { useFollow } from '@/shared/use-follow'
 import BareButton from '@/shared/widgets/BareButton.vue'
@@ -11,7 +11,6 @@ const sheaf = useSheaf()
 const follow = useFollow()
 const icons = { branch: GitBranch, term: Search, finds: ListFilter, store: Store, item: Package }
 const words = { branch: 'category', term: 'term', finds: 'finds', store: 'store', item: 'item' }
-const marks = { keep: 'kept', hold: 'held', drop: 'dropped' }
 const decisionOf = (place: TrailPlace) => (place.kind === 'item' ? sheaf.decisionOf(place.key)?.state : undefined)
 </script>
 
@@ -36,7 +35,7 @@ const decisionOf = (place: TrailPlace) => (place.kind === 'item' ? sheaf.decisio
           <component :is="icons[line.place.kind]" :size="13" aria-hidden="true" />
           <span class="label">{{ line.place.label }}</span>
           <span v-if="decisionOf(line.place)" class="mark decided" :class="decisionOf(line.place)">{{
-            marks[decisionOf(line.place)!]
+            decidedWords[decisionOf(line.place)!]
           }}</span>
         </BareButton>
       </li>

@@ -37,6 +37,21 @@ export function createAppRouter(history = createWebHistory()): Router {
           side: () => import('@/stages/rivals/RivalsSide.vue'),
         },
       },
+      {
+        path: '/rivals/store',
+        name: 'store',
+        components: { default: () => import('@/stages/rivals/StorePage.vue'), side: NoSide },
+      },
+      {
+        path: '/rivals/pool',
+        name: 'pool',
+        components: { default: () => import('@/stages/rivals/PoolPage.vue'), side: NoSide },
+      },
+      {
+        path: '/rivals/alike',
+        name: 'alike',
+        components: { default: () => import('@/stages/rivals/AlikePage.vue'), side: NoSide },
+      },
       { path: '/margin/:key(.*)*', name: 'margin', component: () => import('@/stages/margin/MarginPage.vue') },
       { path: '/sheaves', name: 'sheaves', component: () => import('@/stages/sheaves/SheavesPage.vue') },
       { path: '/launch', name: 'launch', component: () => import('@/stages/launch/LaunchPage.vue') },

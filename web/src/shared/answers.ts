@@ -1,7 +1,10 @@
 import type { Item, ItemSeller, UnpublishedUnits } from '@sickle/core/catalog'
 import type { MayList } from '@sickle/core/clear'
 import {
+  isSeason,
+  noiseStrength,
   stageRules,
+  type StageOfLife,
   type Course,
   type OptionLift,
   type PriceResponse,
@@ -76,19 +79,26 @@ export function willItLast(item: Item): string {
   const growth =
     life.growth === null
       ? ''
-      : `; 28 days against the 28 before: ${life.growth > 0 ? '+' : ''}${percent(life.growth)}${life.growthLow === null ? '' : ` (95 %: ${percent(life.growthLow)} to ${life.growthHigh === null ? 'open' : percent(life.growthHigh)})`}`
+      : `; 28 days against the 28 before${sameWords(life)}: ${life.growth > 0 ? '+' : ''}${percent(life.growth)}${life.growthLow === null ? '' : ` (95 %: ${percent(life.growthLow)} to ${life.growthHigh === null ? 'open' : percent(life.growthHigh)})`}`
   const seasonless =
     life.growthSeasonless === null
       ? ''
       : `; without the season that its category is searched for by: ${signedPercent(life.growthSeasonless)}`
   switch (item.stage) {
     case 'Unclear':
-      return `Unclear: ${count(life.units90)} units in ${count(life.observedDays)} observed days are too few to tell.`
+      return `Unclear: ${count(life.units90)} units in ${count(life.observedDays)} observed days are too few, or swing too much, to tell${growth}.`
     case 'Flash':
       return `Flash: half or more of 90 days' sales fell in one fortnight, and it has ebbed since${growth}.`
+    case 'Ripe':
+      return `Ripe: it moves no more than its own swings make it;${slope}${growth}${seasonless}.`
     default:
       return `${item.stage}:${slope}${growth}${seasonless}.`
   }
+}
+
+/** Growth is told of the listings that know both windows. */
+function sameWords({ compared, listings }: StageOfLife): string {
+  return compared < listings ? `, of the ${compared} of ${listings} listings that know both` : ''
 }
 
 /** The level's change and the season, where they are known; what is not is said to be not. */
@@ -103,7 +113,8 @@ function seasonSentence(season: Season | null, { values, stepDays }: UnitSeries)
   if (!season)
     return `Season unclear: it takes more than two years of figures, ${plural(values.length * stepDays, 'day')} are known.`
   const strength = `strength ${decimal(season.strength, 2)} over ${season.of} months`
-  if (season.strength < stageRules.seasonStrength) return `Little season: ${strength}.`
+  if (season.strength < noiseStrength(season.of)) return `No season beyond what noise reaches: ${strength}.`
+  if (!isSeason(season, stageRules.seasonStrength)) return `Little season: ${strength}.`
   const best = monthNames.filter((_, m) => (season.months[m] as number) >= 1.2)
   return `A season: ${strength}, most in ${best.join(', ') || 'no one month'}.`
 }
@@ -126,11 +137,11 @@ export function whichWords(words: SellingWords | null, { category }: Item): stri
 }
 
 export function isThereRoom(item: Item): string {
-  const { sellers, topShare, hhi, makeMost, gini, word } = item.room
+  const { sellers, known, topShare, hhi, makeMost, gini, word } = item.room
   const sold =
     topShare === null
-      ? 'how sales are spread is not known'
-      : `the largest takes ${percent(topShare)} of the units (concentration ${count(hhi)})${sellers > 2 ? `, ${makeMost === 1 ? 'one makes' : `${count(makeMost)} make`} 80 % (Gini ${decimal(gini)})` : ''}`
+      ? `too little is known of ${known < sellers ? `${count(known)} of them` : 'their sales'} to tell how sales are spread`
+      : `${known < sellers ? `of the ${count(known)} whose sales are known ` : ''}the largest takes ${percent(topShare)} of the units (concentration ${count(hhi)})${sellers > 2 ? `, ${makeMost === 1 ? 'one makes' : `${count(makeMost)} make`} 80 % (Gini ${decimal(gini)})` : ''}`
   const meaning = {
     open: 'open',
     shared: 'open, but shared by many',

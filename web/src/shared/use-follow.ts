@@ -3,6 +3,49 @@ import { emptyQuery, storeKey, type Query } from '@sickle/core/engine'
 import { useQuery } from './stores/query'
 import { useTrail, type TrailPlace } from './stores/trail'
 
+/** Where a store stands opened. */
+export const storeAddress = (market: string, name: string) =>
+  `/rivals/store?${new URLSearchParams({ market, name }).toString()}`
+
+/** Where the stores stand that sell what a question of Finds leaves. */
+export const sellingAddress = (label: string, some: Partial<Query>) =>
+  `/rivals?${new URLSearchParams({ selling: label, of: JSON.stringify(some) }).toString()}`
+
+type ToFinds = (place: Omit<TrailPlace, 'to' | 'query'>, some: Partial<Query>) => Promise<void>
+
+/** Ways to stores, and from stores to what they sell. */
+function storeWays(
+  finds: ToFinds,
+  { router, trail }: { router: ReturnType<typeof useRouter>; trail: ReturnType<typeof useTrail> },
+) {
+  return {
+    /** A store, opened whole. */
+    async store(market: string, name: string): Promise<void> {
+      const to = storeAddress(market, name)
+      await router.push(to)
+      await trail.step({ kind: 'store', key: storeKey(market, name), label: name, to })
+    },
+    /** The stores that sell what a question of Finds leaves. @param label what that is, in words */
+    async storesSelling(label: string, some: Partial<Query>): Promise<void> {
+      const to = sellingAddress(label, some)
+      await router.push(to)
+      await trail.step({ kind: 'finds', key: `stores:${label}`, label: `Stores: ${label}`, to })
+    },
+    /** All that some stores sell, of all that is gathered. */
+    storesItems: (stores: readonly { market: string; name: string }[], label: string, some: Partial<Query> = {}) =>
+      finds(
+        { kind: 'finds', key: `stores:${label}/${JSON.stringify(some)}`, label: `Items: ${label}` },
+        { stores: stores.map((s) => storeKey(s.market, s.name)), sort: { by: 'units', descending: true }, ...some },
+      ),
+    /** All that a store sells. */
+    storeItems: (market: string, store: string) =>
+      finds(
+        { kind: 'finds', key: `store:${storeKey(market, store)}`, label: `Items: ${store}` },
+        { stores: [storeKey(market, store)], sort: { by: 'units', descending: true } },
+      ),
+  }
+}
+
 /** Steps from one good thing to the next. Each is a stop of the Trail, kept after the step: keeping takes time, walking does not. */
 export function useFollow() {
   const router = useRouter()
@@ -38,12 +81,7 @@ export function useFollow() {
         { kind: 'finds', key: `theme:${path}/${phrase}`, label: `Items: “${phrase}”` },
         { phrase, categories: [path], sort: { by: 'units', descending: true } },
       ),
-    /** All that a store sells. */
-    store: (market: string, store: string) =>
-      finds(
-        { kind: 'store', key: storeKey(market, store), label: store },
-        { stores: [storeKey(market, store)], sort: { by: 'units', descending: true } },
-      ),
+    ...storeWays(finds, { router, trail }),
     /** All that a market sells. */
     market: (market: string) =>
       finds(

@@ -1,6 +1,7 @@
 import type { Schema } from 'yup'
 import { correctionsNow, correctionsSchema, pricesSchema, rulesNow, rulesSchema } from '@sickle/core/catalog'
 import { cutRunsSchema, cutsNow, cutsSchema, queryNow, querySchema } from '@sickle/core/engine'
+import { storeCutsNow, storeCutsSchema } from '@sickle/core/stores'
 import { draftSchema, draftsNow, draftsSchema, joinDrafts, changedDrafts } from '@sickle/core/launch'
 import { anyText, text, listOf, oneOf, orNull, record, span, whole } from '@sickle/core/schema'
 import {
@@ -81,6 +82,16 @@ const forms = {
     inParts: { changes: changedSheaves, join: joinSheaves, headSchema: sheafHeadSchema, partSchema: sheafStepSchema },
   },
   cuts: { label: 'Your Cuts', now: cutsNow, schema: cutsSchema },
+  storeCuts: { label: 'Your Cuts of stores', now: storeCutsNow, schema: storeCutsSchema },
+  storeCutRuns: { label: 'The runs of your Cuts of stores', now: asItIs, schema: cutRunsSchema },
+  pool: {
+    label: 'Your pool of stores',
+    now: asItIs,
+    schema: record({
+      stores: listOf(record({ market: text(200), name: text(500) }), 200),
+      floor: whole(0, 1e9),
+    }),
+  },
   drafts: {
     label: 'Your drafts',
     now: draftsNow,

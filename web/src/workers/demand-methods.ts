@@ -1,4 +1,4 @@
-import { sumListings, type Item, type ListingSums } from '@sickle/core/catalog'
+import { sumListings, type Item, type ListingSums, type ListingTheme } from '@sickle/core/catalog'
 import {
   bestBranch,
   branchThemes,
@@ -8,7 +8,6 @@ import {
   listingsAnswering,
   namedThings,
   type Branch,
-  type BranchTheme,
   type FindRow,
   type NamedThings,
   type Wordings,
@@ -60,7 +59,7 @@ export function demandMethods(engine: () => ItemEngine) {
       },
 
       /** Narrow themes among the titles of a branch. */
-      async themes(_: CallContext, path: string): Promise<{ themes: BranchTheme[]; of: number }> {
+      async themes(_: CallContext, path: string): Promise<{ themes: ListingTheme[]; of: number }> {
         const { catalog, rules } = await engine().maker
         return branchThemes(catalog, rules, path)
       },

@@ -6,9 +6,13 @@ import { demandMethods } from './demand-methods'
 import { EngineState } from './engine-state'
 import type { ItemEngine, Shown } from './item-engine'
 import { lookMethods } from './look-methods'
+import { ownMethods, ownSource } from './own-methods'
 import { pauseEvery } from './pause'
+import { poolMethods } from './pool-methods'
 import { seldom } from './seldom'
-import { storeMethods } from './store-methods'
+import { storeEstimateMethods, storeListMethods, storePageMethods } from './store-methods'
+import { storeSource } from './store-source'
+import { storeTableMethods } from './store-tables'
 
 const state = new EngineState()
 const pause = pauseEvery(40)
@@ -20,13 +24,19 @@ function loaded(): ItemEngine {
 
 const demand = demandMethods(loaded)
 const look = lookMethods(loaded, demand.allTerms)
-const stores = storeMethods(loaded)
+const own = ownSource(loaded)
+const stores = storeSource(loaded)
 
 /** What the engine worker is asked for. */
 export const engineMethods = {
   ...demand.methods,
   ...look.methods,
-  ...stores.methods,
+  ...storeListMethods(loaded, stores, own),
+  ...storePageMethods(stores, own),
+  ...storeEstimateMethods(stores),
+  ...storeTableMethods(loaded, stores, own),
+  ...poolMethods(loaded, stores, own),
+  ...ownMethods(loaded, own),
 
   /** Brings what is worked out up to date with what rests, the rules and the corrections: only what they change is worked out again. */
   async load(context: CallContext, rules: SellerRules, corrections: Corrections) {
@@ -34,14 +44,16 @@ export const engineMethods = {
       demand.forget()
       look.forget()
       stores.forget()
+      own.forget()
     })
   },
 
   /** Whether all that rests is still as it was kept. @returns whether everything has to be loaded anew */
   audit: () => state.audit(),
 
-  ask: (_: CallContext, query: Query, hidden: string[], shown: Shown, count: number, looked: string | null) =>
-    loaded().ask(query, hidden, shown, count, looked),
+  async ask(_: CallContext, query: Query, hidden: string[], shown: Shown, count: number, looked: string | null) {
+    return loaded().ask(query, hidden, { ...shown, own: await ownItems([query]) }, count, looked)
+  },
 
   /** More rows of the last answer. */
   page: (_: CallContext, from: number, count: number) => state.engine?.rowsAt(from, count) ?? [],
@@ -51,6 +63,7 @@ export const engineMethods = {
     const engine = state.engine
     if (!engine) return queries.map(() => 0)
     const places = await engine.placesOf(hidden)
+    const mine = await ownItems(queries)
     const { catalog } = queries.some((q) => q.words !== '' || q.phrase || q.stores?.length)
       ? await engine.maker
       : { catalog: null }
@@ -58,14 +71,14 @@ export const engineMethods = {
       if (!catalog) throw new Error('the catalog is not read yet')
       return catalog
     }, engine.figures)
-    return queries.map((q) => counter.ask({ ...emptyQuery, ...q }, places).matching)
+    return queries.map((q) => counter.ask({ ...emptyQuery, ...q }, places, mine).matching)
   },
 
   /** Keys of the items that a query leaves, in its order. */
   async keys(_: CallContext, query: Query, hidden: string[], most: number) {
     const maker = await loaded().maker
     const finder = new Finder(() => maker.catalog, loaded().figures)
-    finder.ask({ ...emptyQuery, ...query }, await loaded().placesOf(hidden))
+    finder.ask({ ...emptyQuery, ...query }, await loaded().placesOf(hidden), await ownItems([query]))
     return Array.from(finder.places(0, most), (at) => maker.keyAt(at))
   },
 
@@ -106,6 +119,10 @@ export const engineMethods = {
     return new Map(found.flatMap(([key, item]) => (item ? [[key, item] as const] : [])))
   },
 }
+
+/** What of all items is mine, where any question asks for it: else it is not worked out. */
+const ownItems = (queries: readonly Query[]) =>
+  queries.some((q) => (q.own ?? 'any') !== 'any') ? own.items() : Promise.resolve(null)
 
 const itemOf = async (key: string): Promise<Item | null> => state.engine?.itemOf(key) ?? null
 

@@ -1,7 +1,7 @@
 import type { Item, ItemMaker } from '@sickle/core/catalog'
-import { Finder, findRow, movers, type Answer, type FindRow, type Query } from '@sickle/core/engine'
+import { Finder, findRow, movers, type Answer, type FindRow, type OwnItems, type Query } from '@sickle/core/engine'
 import { findRate } from '@sickle/core/money'
-import { numberAt, numbers, textColumn, type Table } from '@sickle/core/tables'
+import { numberIn, textColumn, type Table } from '@sickle/core/tables'
 import type { FirstScreen } from '../storage/snapshot'
 
 /** What the seller chose to see. */
@@ -52,7 +52,7 @@ export class ItemEngine {
   async ask(
     query: Query,
     hidden: readonly string[],
-    shown: Shown,
+    shown: Shown & { own?: OwnItems },
     count: number,
     looked: string | null = null,
   ): Promise<Answer & { rows: FindRow[]; isLookedFound: boolean }> {
@@ -60,7 +60,7 @@ export class ItemEngine {
     if (shown.strips.join() !== this.finder.strips.join())
       this.#finder = new Finder(() => this.#now().catalog, this.figures, shown.strips)
     this.#columns = shown.columns.filter((name) => this.figures.columns[name]?.type === 'number')
-    const answer = this.finder.ask(query, await this.placesOf(hidden))
+    const answer = this.finder.ask(query, await this.placesOf(hidden), shown.own)
     const [place] = looked === null ? [] : await this.placesOf([looked])
     const isLookedFound = place !== undefined && this.finder.isFound(place)
     return { ...answer, rows: await this.rowsAt(0, count), isLookedFound }
@@ -112,7 +112,7 @@ export class ItemEngine {
   }
 
   #figuresAt(at: number): Record<string, number | null> {
-    return Object.fromEntries(this.#columns.map((name) => [name, numberAt(numbers(this.figures, name), at)]))
+    return Object.fromEntries(this.#columns.map((name) => [name, numberIn(this.figures, name, at)]))
   }
 
   #row(at: number): FindRow {

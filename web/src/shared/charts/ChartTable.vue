@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A chart's figures as a table, for those who cannot see it. */
-defineProps<{ caption: string; rows: { label: string; value: string }[] }>()
+defineProps<{ caption: string; rows: readonly { label: string; value: string }[] }>()
 </script>
 
 <template>
@@ -11,7 +11,7 @@ defineProps<{ caption: string; rows: { label: string; value: string }[] }>()
       }}
     </caption>
     <tbody>
-      <tr v-for="r in rows" :key="r.label">
+      <tr v-for="(r, i) in rows" :key="i">
         <th>{{ r.label }}</th>
         <td>{{ r.value }}</td>
       </tr>

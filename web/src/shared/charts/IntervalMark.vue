@@ -27,6 +27,9 @@ const width = 54
   align-items: center;
   gap: 6px;
 }
+.figure {
+  min-width: 38px;
+}
 .track {
   stroke: var(--line);
 }

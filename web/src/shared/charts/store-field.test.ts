@@ -8,6 +8,7 @@ const list = (sales: number[], age: number[], units: number[] = sales.map(() => 
   age: Float64Array.from(age),
   figures: { unitsTotal: Float64Array.from(sales), units: Float64Array.from(units) },
   from: {},
+  facets: {} as StoreList['facets'],
 })
 const criteria = { leastSales: 10_000, mostMonths: 36 }
 const size = { width: 600, height: 300 }
@@ -29,6 +30,14 @@ test('older is further right, more sales further up, and the corner lies at the 
   }
 })
 
+test('the largest points lie whole within the field, also where they sold most', () => {
+  const shape = storeField(list([175_000, 160_000, 50], [52, 0, 3], [7000, 7000, 0]), all(3), criteria, size)
+  for (const { y, r } of shape.points) {
+    expect(y - r).toBeGreaterThanOrEqual(shape.area.top)
+    expect(y + r).toBeLessThanOrEqual(size.height)
+  }
+})
+
 test('what is not known has no place, and is counted; nor has a store that sold nothing', () => {
   const shape = storeField(list([500, NaN, 700, 0], [10, 10, NaN, 10]), all(4), criteria, size)
   expect(shape.points.map((p) => p.store)).toEqual([0])
@@ -46,6 +55,19 @@ test('a point is found near the mouse alone, and the corner is read where it is 
   const beyond = shape.valueAt(-500, 9000)
   expect(beyond.mostMonths).toBe(1)
   expect(beyond.leastSales).toBeGreaterThan(0)
+})
+
+test('what a brush covers is read where it lies, and lies where it says', () => {
+  const shape = storeField(list([10_000, 100], [36, 12]), all(2), criteria, size)
+  const [first] = shape.points
+  const at = shape.spanAt(first!.x, first!.y)
+  expect(at).toEqual({ age: 36, sales: 10_000 })
+  expect(shape.placeOf.age(at.age, 0)).toBeCloseTo(first!.x, 6)
+  expect(shape.placeOf.sales(at.sales, 0)).toBeCloseTo(first!.y, 6)
+  // an open end is the edge that is given, and one beyond the field the edge of it
+  expect(shape.placeOf.age(null, 77)).toBe(77)
+  expect(shape.placeOf.age(9999, 0)).toBe(shape.area.right)
+  expect(shape.placeOf.sales(0, 0)).toBe(shape.area.bottom)
 })
 
 test('area is what it sells now; names do not lie over one another', () => {

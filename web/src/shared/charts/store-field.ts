@@ -1,5 +1,6 @@
 import { quadtree, scaleLinear, scaleLog, type Quadtree } from 'd3'
 import type { StoreCriteria, StoreList } from '@sickle/core/stores'
+import { decades } from './decades'
 
 export interface StorePoint {
   /** place in the list */
@@ -23,11 +24,17 @@ export interface StoreFieldShape {
   yTicks: { at: number; value: number }[]
   /** months and sales at a point of the field */
   valueAt: (x: number, y: number) => StoreCriteria
+  /** months and sales at a point, as finely as a brush needs them */
+  spanAt: (x: number, y: number) => { age: number; sales: number }
+  /** where months and sales lie; @param open where one that is open ends, px */
+  placeOf: Record<'age' | 'sales', (value: number | null, open: number) => number>
   /** the point nearest to a place, no further off than so many px */
   nearest: (x: number, y: number, within: number) => StorePoint | null
 }
 
 const edge = { left: 44, right: 12, top: 16, bottom: 24 }
+/** room above the highest, so that the largest point lies whole within the field, px */
+const headroom = 15
 /** names shown at the most */
 const mostLabels = 12
 
@@ -52,7 +59,7 @@ export function storeField(
     Math.max(leastSales * 2, ...spread(placed, sales)),
   ]
   const x = scaleLinear([0, oldest * 1.03], [area.left, area.right])
-  const y = scaleLog([Math.max(1, low), high * 1.3], [area.bottom, area.top]).clamp(true)
+  const y = scaleLog([Math.max(1, low), high], [area.bottom, area.top + headroom])
   const size = sizeOf(list, placed)
   const points = placed.map((store) => ({
     store,
@@ -60,11 +67,14 @@ export function storeField(
     y: y(sales[store] as number),
     r: size(store),
   }))
-  const tree = quadtree(
-    points,
-    (p) => p.x,
-    (p) => p.y,
-  )
+  // made when somebody first points at the field
+  let tree: Quadtree<StorePoint> | null = null
+  const treeNow = () =>
+    (tree ??= quadtree(
+      points,
+      (p) => p.x,
+      (p) => p.y,
+    ))
   return {
     points,
     without: places.length - placed.length,
@@ -81,7 +91,15 @@ export function storeField(
       mostMonths: Math.max(1, Math.round(x.invert(clamp(px, area.left, area.right)))),
       leastSales: roundTo2(y.invert(clamp(py, area.top, area.bottom))),
     }),
-    nearest: (px, py, within) => nearestIn(tree, px, py, within),
+    spanAt: (px, py) => ({
+      age: Math.round(x.invert(clamp(px, area.left, area.right)) * 10) / 10,
+      sales: Number(y.invert(clamp(py, area.top, area.bottom)).toPrecision(3)),
+    }),
+    placeOf: {
+      age: (months, open) => (months === null ? open : clamp(x(months), area.left, area.right)),
+      sales: (units, open) => (units === null ? open : clamp(y(Math.max(units, 1e-9)), area.top, area.bottom)),
+    },
+    nearest: (px, py, within) => treeNow().find(px, py, within) ?? null,
   }
 }
 
@@ -100,12 +118,6 @@ const clamp = (v: number, low: number, high: number) => Math.min(high, Math.max(
 /** two figures that count: nobody sets a limit of 10,283 */
 const roundTo2 = (v: number) => Number(v.toPrecision(2))
 
-function decades([low = 1, high = 10]: number[]): number[] {
-  const list: number[] = []
-  for (let e = Math.ceil(Math.log10(low)); e <= Math.log10(high); e++) list.push(10 ** e)
-  return list
-}
-
 /** Area as units of 30 days; a store of which they are not known is the smallest. */
 function sizeOf(list: StoreList, places: readonly number[]): (store: number) => number {
   const units = list.figures.units as Float64Array
@@ -116,12 +128,9 @@ function sizeOf(list: StoreList, places: readonly number[]): (store: number) => 
       units,
     ),
   )
-  const largest = places.length > 2000 ? 6 : 12
-  return (store) => 2.5 + largest * Math.sqrt(Math.max(0, units[store] || 0) / most)
-}
-
-function nearestIn(tree: Quadtree<StorePoint>, x: number, y: number, within: number): StorePoint | null {
-  return tree.find(x, y, within) ?? null
+  const largest = places.length > 10_000 ? 3 : places.length > 2000 ? 6 : 12
+  const smallest = places.length > 10_000 ? 1.75 : 2.5
+  return (store) => smallest + largest * Math.sqrt(Math.max(0, units[store] || 0) / most)
 }
 
 /** Names where there is room, the largest sales first. */
@@ -132,7 +141,7 @@ function labelsOf(
 ): StoreFieldShape['labels'] {
   const taken: { left: number; right: number; y: number }[] = []
   const labels: StoreFieldShape['labels'] = []
-  for (const { store, x, y, r } of [...points].sort((a, b) => a.y - b.y).slice(0, 80)) {
+  for (const { store, x, y, r } of highest(points)) {
     const long = (names[store] as string).length * 6.4 + r + 6
     const anchor = x + long > right ? 'end' : 'start'
     const [from, to] = anchor === 'start' ? [x, x + long] : [x - long, x]
@@ -142,4 +151,18 @@ function labelsOf(
     if (labels.length === mostLabels) break
   }
   return labels
+}
+
+/** names that are tried at the most */
+const mostTried = 80
+
+/** Points of the largest sales, highest first. */
+function highest(points: readonly StorePoint[]): StorePoint[] {
+  if (points.length <= mostTried) return [...points].sort((a, b) => a.y - b.y)
+  const heights = Float64Array.from(points, (p) => p.y).sort()
+  const least = heights[mostTried - 1] as number
+  return points
+    .filter((p) => p.y <= least)
+    .sort((a, b) => a.y - b.y)
+    .slice(0, mostTried)
 }

@@ -1,5 +1,6 @@
 import { scaleLog } from 'd3'
 import type { Term } from '@sickle/core/terms'
+import { decades } from './decades'
 
 export interface TermPoint {
   term: Term
@@ -38,7 +39,10 @@ export function termField(terms: readonly Term[], width: number, height: number)
     labels: labelsOf(points, width),
     diagonals: [0.01, 0.1, 1, 10, 100, 1000].flatMap((balance) => diagonal(balance, x, y) ?? []),
     corner: cornerOf(good, x, y),
-    xTicks: decades(x.domain()).map((value) => ({ at: x(value), value })),
+    // the last ones would lie under the name of the axis
+    xTicks: decades(x.domain())
+      .map((value) => ({ at: x(value), value }))
+      .filter((t) => t.at < width - edge.right - 110),
     yTicks: decades(y.domain()).map((value) => ({ at: y(value), value })),
   }
 }
@@ -53,12 +57,6 @@ type LogScale = ReturnType<typeof scaleLog<number, number>>
 function spanOf(values: readonly number[]): [number, number] {
   if (values.length === 0) return [1, 1000]
   return [Math.min(...values) / 1.3, Math.max(...values) * 1.3]
-}
-
-function decades([low = 1, high = 10]: number[]): number[] {
-  const list: number[] = []
-  for (let e = Math.ceil(Math.log10(low)); e <= Math.log10(high); e++) list.push(10 ** e)
-  return list
 }
 
 /** Where searches / listings = balance runs through the field; null where it lies outside. */

@@ -1,6 +1,13 @@
 import { defineStore } from 'pinia'
 import { computed, type ComputedRef } from 'vue'
-import { applyEvents, type Decision, type DecisionEvent, type Sheaf, type SheafBook } from '@sickle/core/verdict'
+import {
+  applyEvents,
+  type Decision,
+  type DecisionEvent,
+  type DecisionState,
+  type Sheaf,
+  type SheafBook,
+} from '@sickle/core/verdict'
 import { useServices } from '@/services/services'
 import { keptDocument, type KeptDocument } from './document'
 import { useSteps, type Step } from './steps'
@@ -9,6 +16,9 @@ const fresh = (): SheafBook => ({
   open: 'first',
   sheaves: [{ id: 'first', name: 'First sheaf', events: [], cursor: 0 }],
 })
+
+/** A decision, as it is said of an item. */
+export const decidedWords: Record<DecisionState, string> = { keep: 'kept', hold: 'held', drop: 'dropped' }
 
 /** Research lists and their decisions. Every step is an event, so undo is moving a cursor, and nothing is lost. */
 export const useSheaf = defineStore('sheaf', () => {
@@ -70,14 +80,30 @@ function useDecisionSteps(
     await change({ events: [...events.slice(0, cursor), { ...event, at: services.now() }], cursor: cursor + 1 })
     steps.note(step(id))
   }
+  /** Many decisions at once, as one step. */
+  async function recordAll(list: readonly Omit<DecisionEvent, 'at'>[], label: string): Promise<void> {
+    if (list.length === 0) return
+    const { events, cursor, id } = current.value
+    const at = services.now()
+    const added = list.map((event) => ({ ...event, at }))
+    const move = (by: 1 | -1) => moveIn(id, by * added.length)
+    const taken = { label, undo: () => move(-1), redo: () => move(1) }
+    const writing = change({ events: [...events.slice(0, cursor), ...added], cursor: cursor + added.length })
+    // they are seen at once, and writing many takes a while: undo in between takes them back all together
+    steps.note(taken)
+    await writing.catch((thrown: unknown) => {
+      steps.retract(taken)
+      throw thrown
+    })
+  }
   /** The last decision of a sheaf, as a step. */
   function step(id = current.value.id): Step {
     const last = lastStep.value
     const label = last ? `${last.action} ${last.snapshot.title}` : ''
     return { label, undo: () => moveIn(id, -1), redo: () => moveIn(id, 1) }
   }
-  /** One decision back or on, in the sheaf that it is in. */
-  async function moveIn(id: string, by: 1 | -1): Promise<void> {
+  /** So many decisions back or on, in the sheaf that they are in. */
+  async function moveIn(id: string, by: number): Promise<void> {
     const sheaf = book.value.value.sheaves.find((s) => s.id === id)
     const cursor = (sheaf?.cursor ?? 0) + by
     if (sheaf && cursor >= 0 && cursor <= sheaf.events.length) await change({ cursor }, id)
@@ -86,5 +112,5 @@ function useDecisionSteps(
   const canRedo = computed(() => current.value.cursor < current.value.events.length)
   const undo = () => moveIn(current.value.id, -1)
   const redo = () => moveIn(current.value.id, 1)
-  return { lastStep, record, step, canUndo, canRedo, undo, redo }
+  return { lastStep, record, recordAll, step, canUndo, canRedo, undo, redo }
 }

@@ -21,6 +21,8 @@ export const useSteps = defineStore('steps', () => {
     done.value = [...done.value, step].slice(-200)
     undone.value = []
   }
+  /** What came to nothing is no step. */
+  const retract = (step: Step) => void (done.value = done.value.filter((s) => s !== step))
   let turn: Promise<void> = Promise.resolve()
   /** Presses come one after another, however quickly. */
   function move(from: typeof done, to: typeof done, act: 'undo' | 'redo'): Promise<void> {
@@ -44,6 +46,7 @@ export const useSteps = defineStore('steps', () => {
   const tookBack = (step: Step) => void (undone.value = [...undone.value, step])
   return {
     note,
+    retract,
     tookBack,
     last: computed(() => done.value.at(-1) ?? null),
     next: computed(() => undone.value.at(-1) ?? null),

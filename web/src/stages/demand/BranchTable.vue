@@ -10,7 +10,7 @@ import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 /** A branch and those right below it, best sell-through first. */
 const { here, branches } = defineProps<{ here: Branch; below: Branch[]; branches: Branch[]; home: string }>()
-defineEmits<{ walk: [path: string]; finds: [path: string] }>()
+defineEmits<{ walk: [path: string]; finds: [path: string]; stores: [path: string] }>()
 const best = computed(() => bestBranch(branches, here.path))
 const sure = (b: Branch) => (b.growth?.low ?? 0) > 0 || (b.growth?.high ?? 0) < 0
 const growthTip = (b: Branch) =>
@@ -25,6 +25,7 @@ const growthTip = (b: Branch) =>
       <NButton v-if="here.path" size="small" @click="$emit('finds', here.path)"
         >{{ count(here.items) }} items in Finds</NButton
       >
+      <NButton v-if="here.path" size="small" @click="$emit('stores', here.path)">Its stores</NButton>
       <span class="small quiet">Units: {{ howUnitsAreKnown(here) }}</span>
     </div>
     <p v-if="below.length" class="small quiet">

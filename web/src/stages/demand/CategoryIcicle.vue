@@ -15,8 +15,10 @@ const { width, height } = useElementSize(box)
 const shape = computed(() =>
   icicle(branches, from, { width: Math.max(120, width.value), height: Math.max(80, height.value), levels: 4 }),
 )
+/** Between these two spans of the mix neither light nor dark text can be read on it, in one theme or the other: no shade lies there. */
+const mixOf = (shade: number) => Math.round(shade <= 0.5 ? 10 + 72 * shade : 86 + 24 * (shade - 0.5))
 const fill = (shade: number | null) =>
-  shade === null ? 'var(--sunk)' : `color-mix(in srgb, var(--moss) ${Math.round(10 + 82 * shade)}%, var(--panel))`
+  shade === null ? 'var(--sunk)' : `color-mix(in srgb, var(--moss) ${mixOf(shade)}%, var(--panel))`
 const tip = (b: Branch) =>
   `${b.path || 'All categories'}: ${wholeMoney(b.revenueE4, home)} and ${count(b.units)} units in 30 days; ${percent(b.sellThrough?.ratio)} of ${count(b.known)} listings sold`
 </script>
@@ -116,7 +118,9 @@ const tip = (b: Branch) =>
   background: linear-gradient(
     90deg,
     color-mix(in srgb, var(--moss) 10%, var(--panel)),
-    color-mix(in srgb, var(--moss) 92%, var(--panel))
+    color-mix(in srgb, var(--moss) 46%, var(--panel)) 50%,
+    color-mix(in srgb, var(--moss) 86%, var(--panel)) 50%,
+    color-mix(in srgb, var(--moss) 98%, var(--panel))
   );
 }
 </style>

@@ -13,7 +13,7 @@ import BranchTable from './BranchTable.vue'
 import CategoryIcicle from './CategoryIcicle.vue'
 import TermPanel from './TermPanel.vue'
 import TermsPane from './TermsPane.vue'
-import ThemeTable from './ThemeTable.vue'
+import BranchThemes from './BranchThemes.vue'
 import TwoWordings from './TwoWordings.vue'
 import { useDemand } from './demand-store'
 import BareButton from '@/shared/widgets/BareButton.vue'
@@ -33,7 +33,7 @@ watch(
   () => route.query,
   (now) => {
     if (route.name !== 'demand') return
-    demand.branch = text(now.branch) ?? ''
+    demand.named = text(now.branch) ?? ''
     demand.term = text(now.term)
     demand.other = text(now.beside)
   },
@@ -141,9 +141,10 @@ useKeys('Demand', [
             :home="rules.home"
             @walk="walk"
             @finds="follow.branchItems"
+            @stores="(path) => follow.storesSelling(path.split(' / ').at(-1) ?? path, { categories: [path] })"
           />
           <p v-else class="none quiet">No item has all these words. Try a broader one.</p>
-          <ThemeTable
+          <BranchThemes
             v-if="demand.branch && demand.themes"
             :found="demand.themes"
             :branch="demand.branch"
@@ -189,6 +190,7 @@ useKeys('Demand', [
             @choose="choose"
             @beside="beside"
             @finds="follow.phraseItems"
+            @stores="(phrase) => follow.storesSelling(`“${phrase}”`, { phrase })"
             @item="follow.item"
           />
           <p v-else class="none quiet">

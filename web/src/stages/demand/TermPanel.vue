@@ -17,6 +17,7 @@ defineEmits<{
   choose: [key: string]
   beside: [key: string]
   finds: [phrase: string]
+  stores: [phrase: string]
   item: [key: string, title: string]
 }>()
 </script>
@@ -27,6 +28,7 @@ defineEmits<{
       <h2>{{ look.term.phrase }}</h2>
       <span class="quiet small">{{ look.term.market }}</span>
       <span class="spring" />
+      <NButton size="small" :disabled="look.of === 0" @click="$emit('stores', look.term.phrase)">Its stores</NButton>
       <NButton size="small" type="primary" :disabled="look.of === 0" @click="$emit('finds', look.term.phrase)"
         >{{ count(look.of) }} items in Finds</NButton
       >

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useServices } from '@/services/services'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useLatest } from '@/shared/use-latest'
@@ -9,7 +9,8 @@ export const useDemand = defineStore('demand', () => {
   const services = useServices()
   const workspace = useWorkspace()
   const words = ref('')
-  const branch = ref('')
+  /** The branch that the address names. */
+  const named = ref('')
   const market = ref<string | null>(null)
   const term = ref<string | null>(null)
   const other = ref<string | null>(null)
@@ -32,6 +33,10 @@ export const useDemand = defineStore('demand', () => {
       ? services.engine.call('wordings', [look.value.term.phrase, against.value.term.phrase])
       : null,
   )
+  // A word may leave the named branch empty: then it is looked at from the top, and from the branch again without the word.
+  const branch = computed(() =>
+    tree.value && !tree.value.branches.some((b) => b.path === named.value) ? '' : named.value,
+  )
   const themes = useLatest([branch, version], async () =>
     branch.value === '' || workspace.version === 0 ? null : services.engine.call('themes', [branch.value]),
   )
@@ -41,9 +46,5 @@ export const useDemand = defineStore('demand', () => {
       .filter((b) => b.parent === branch.value)
       .sort((a, b) => (b.sellThrough?.low ?? -1) - (a.sellThrough?.low ?? -1)),
   )
-  // A word may leave a branch empty: then from the top again.
-  watch(tree, (now) => {
-    if (now && !now.branches.some((b) => b.path === branch.value)) branch.value = ''
-  })
-  return { words, branch, market, term, other, tree, field, look, against, wordings, themes, here, below }
+  return { words, named, branch, market, term, other, tree, field, look, against, wordings, themes, here, below }
 })

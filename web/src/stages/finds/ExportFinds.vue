@@ -7,8 +7,7 @@ import { useJobs } from '@/shared/stores/jobs'
 import { useQuery } from '@/shared/stores/query'
 import { useSettings } from '@/shared/stores/settings'
 import { plain } from '@/storage/plain'
-import HousePopover from '@/shared/widgets/HousePopover.vue'
-import BareButton from '@/shared/widgets/BareButton.vue'
+import ExportAs from '@/shared/widgets/ExportAs.vue'
 
 /** What is found, as a file: every item that passes, in this order, with the columns that are seen. */
 const services = useServices()
@@ -29,27 +28,10 @@ async function take(format: ExportFormat) {
 </script>
 
 <template>
-  <HousePopover label="Export what is found" placement="bottom-end">
-    <template #trigger
-      ><BareButton type="info" class="link small" :disabled="!query.answer?.matching">Export</BareButton></template
-    >
-    <div class="formats">
-      <p class="small quiet">{{ count(query.answer?.matching) }} items with the columns shown, as</p>
-      <BareButton v-for="(f, name) in exportFormats" :key="name" type="info" class="link" @click="take(name)">
-        {{ f.label }}
-      </BareButton>
-    </div>
-  </HousePopover>
+  <ExportAs
+    label="Export what is found"
+    :note="`${count(query.answer?.matching)} items with the columns shown`"
+    :disabled="!query.answer?.matching"
+    @take="take"
+  />
 </template>
-
-<style scoped>
-.formats {
-  display: flex;
-  gap: 12px;
-  flex-wrap: wrap;
-  max-width: 220px;
-}
-.formats p {
-  flex: 1 0 100%;
-}
-</style>

@@ -14,8 +14,10 @@ import ExportFinds from './ExportFinds.vue'
 import FindsGrid from './FindsGrid.vue'
 import LimitChips from './LimitChips.vue'
 import TheComb from './TheComb.vue'
-import { useDecide } from './use-decide'
+import { useDecide } from '@/shared/use-decide'
+import BareButton from '@/shared/widgets/BareButton.vue'
 import HouseSelect from '@/shared/widgets/HouseSelect.vue'
+import { plain } from '@/storage/plain'
 
 const query = useQuery()
 const workspace = useWorkspace()
@@ -44,6 +46,13 @@ async function toList() {
   await query.settled()
   await grid.value?.first()
 }
+/** On to the stores that sell what is found: the order of the items says nothing of them. */
+function toStores() {
+  const { words, phrase, stores, categories } = query.query
+  const said = [words, phrase, ...categories.map((c) => c.split(' / ').at(-1) ?? c), ...stores].filter((s) => s !== '')
+  const label = said.length === 0 ? 'what is found' : said.slice(0, 2).join(', ')
+  return follow.storesSelling(label, plain(query.query))
+}
 const toMargin = () => query.selected && router.push(`/margin/${encodeURIComponent(query.selected)}`)
 useKeys(
   'Finds',
@@ -60,6 +69,7 @@ useKeys(
     { key: 'r', label: 'Give a reason', run: () => look.value?.focusReason() },
     { key: 'o', label: 'Close look in full (Enter in the list)', run: () => inTurn(toItem) },
     { key: 'm', label: 'Cost it in Margin', run: () => inTurn(toMargin) },
+    { key: 's', label: 'The stores that sell what is found', run: () => inTurn(toStores) },
     { key: 'escape', label: 'Close the look', run: () => (query.selected = null) },
   ],
   () => [grid.value?.$el, look.value?.$el],
@@ -86,6 +96,14 @@ useKeys(
         >
           <template #suffix><kbd>/</kbd></template>
         </NInput>
+        <BareButton
+          type="info"
+          class="link small"
+          :disabled="!query.answer?.matching"
+          title="The stores that sell what is found"
+          @click="toStores"
+          >Their stores</BareButton
+        >
         <ExportFinds />
         <span class="sort small quiet"
           >Sorted by

@@ -2,6 +2,8 @@
 import type { Item } from '@sickle/core/catalog'
 import type { FindRow } from '@sickle/core/engine'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
+import { useOwn } from '@/shared/stores/own'
+import { decidedWords } from '@/shared/stores/sheaf'
 import FindCell from './FindCell.vue'
 import FindListings from './FindListings.vue'
 import type { FindColumn } from './columns'
@@ -16,7 +18,7 @@ const { row, home } = defineProps<{
   unfolded: Item | null
 }>()
 defineEmits<{ choose: []; open: []; unfold: [key: string]; point: [row: FindRow | null, event: MouseEvent] }>()
-const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
+const own = useOwn()
 </script>
 
 <template>
@@ -50,7 +52,8 @@ const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
               @click.stop="$emit('unfold', row.key)"
             >
               {{ unfolded ? '▾' : '▸' }} {{ row.listings }} {{ row.listings === 1 ? 'listing' : 'listings' }}</button
-            ><b v-if="decision" class="decided" :class="decision"> · {{ words[decision] }}</b>
+            ><b v-if="decision" class="decided" :class="decision"> · {{ decidedWords[decision] }}</b
+            ><b v-if="own.isMine(row.key)" class="mine" title="among my own goods"> · mine</b>
           </div>
         </div>
       </div>
@@ -97,6 +100,9 @@ const words = { keep: 'kept', hold: 'held', drop: 'dropped' }
   -webkit-line-clamp: 2;
   -webkit-box-orient: vertical;
   overflow: hidden;
+}
+.mine {
+  color: var(--slate);
 }
 .unfold {
   color: var(--slate);

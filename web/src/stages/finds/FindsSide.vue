@@ -1,67 +1,65 @@
 <script setup lang="ts">
-import { useFileDialog } from '@vueuse/core'
-import { ref } from 'vue'
 import { useServices } from '@/services/services'
-import { downloadText } from '@/shared/download'
 import { count } from '@/shared/format'
 import { plain } from '@/storage/plain'
-import { toProblem } from '@/shared/problem'
+import { useOwn } from '@/shared/stores/own'
 import { useQuery } from '@/shared/stores/query'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { facetLabels, facets, type Cut } from '@sickle/core/engine'
-import CutChanges from './CutChanges.vue'
-import FacetList from './FacetList.vue'
-import BareButton from '@/shared/widgets/BareButton.vue'
+import CutList from '@/shared/widgets/CutList.vue'
+import ViewChoice from '@/shared/widgets/ViewChoice.vue'
+import FacetList from '@/shared/widgets/FacetList.vue'
 import { useAfterPaint } from '@/shared/use-after-paint'
+import { useFollow } from '@/shared/use-follow'
 import { useLatest } from '@/shared/use-latest'
 
 const query = useQuery()
+const own = useOwn()
+const sold = [
+  { value: 'any' as const, label: 'All' },
+  { value: 'mine' as const, label: 'I sell' },
+  { value: 'others' as const, label: 'I do not' },
+]
 const workspace = useWorkspace()
 const services = useServices()
-const fault = ref('')
+const follow = useFollow()
 const counts = useLatest([() => query.cuts, () => workspace.version], () =>
   services.engine.call('counts', [query.cuts.map((c) => plain(c.query)), []]),
 )
 // the rows of the finds are wanted first
 const areRowsPainted = useAfterPaint(() => query.rows.size > 0 || query.answer !== null)
-const dialog = useFileDialog({ accept: '.json', multiple: false })
-dialog.onChange((files) => void take(files))
-async function take(files: FileList | null) {
-  const text = await files?.[0]?.text()
-  if (text === undefined) return
-  try {
-    await query.takeCut(JSON.parse(text))
-    fault.value = ''
-  } catch (thrown) {
-    fault.value = thrown instanceof SyntaxError ? 'The file is no JSON.' : toProblem(thrown).message
-  }
-  dialog.reset()
-}
-const save = (cut: Cut) =>
-  downloadText(
-    `cut-${cut.name.toLowerCase().replace(/\W+/g, '-')}.json`,
-    JSON.stringify({ name: cut.name, query: cut.query }, null, 2),
-    'application/json',
-  )
+const titles = async (keys: string[]) =>
+  (await services.engine.call('rows', [keys])).map(({ key, row }) => ({ key, label: row?.title ?? null }))
+const toFile = ({ name, query: limits }: Cut) => ({ name, query: limits })
 </script>
 
 <template>
   <div class="side">
-    <h3>Cuts</h3>
-    <ul>
-      <li v-for="(c, i) in query.cuts" :key="c.name" :class="{ on: query.isUsed(c) }">
-        <BareButton class="cut" @click="query.use(c)">
-          <span>{{ c.name }}</span><span class="quiet">{{ count(counts?.[i]) }}</span>
-        </BareButton>
-        <CutChanges v-if="query.isUsed(c)" :cut="c" />
-        <span v-if="query.isUsed(c)" class="acts"
-          ><BareButton @click="save(c)">Save as a file</BareButton
-          ><BareButton v-if="!c.ships" @click="query.dropCut(c.name)">Forget</BareButton></span
-        >
-      </li>
-    </ul>
-    <BareButton type="info" class="small link" @click="dialog.open()">Bring a Cut from a file</BareButton>
-    <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>
+    <CutList
+      :cuts="query.cuts"
+      :counts="counts"
+      :is-used="query.isUsed"
+      :changes-of="query.changesOf"
+      :labels="titles"
+      :to-file="toFile"
+      :take="query.takeCut"
+      @use="query.use"
+      @forget="(c) => query.dropCut(c.name)"
+      @open="(i) => i.label !== null && follow.item(i.key, i.label)"
+    />
+    <fieldset v-if="own.hasCatalogue" class="own">
+      <legend>My own goods</legend>
+      <ViewChoice
+        :model-value="query.query.own"
+        compact
+        label="My own goods"
+        :options="sold"
+        @update:model-value="(value) => query.change({ own: value })"
+      />
+      <p v-if="own.counts" class="small quiet">
+        {{ count(own.counts.met) }} of {{ count(own.counts.goods) }} are sold by others too
+      </p>
+    </fieldset>
     <FacetList
       v-for="f in areRowsPainted ? facets : []"
       :key="f"
@@ -78,36 +76,13 @@ const save = (cut: Cut) =>
 .side {
   padding: 12px 10px 20px;
 }
-h3 {
-  padding: 0 6px 4px;
+.own {
+  border: 0;
+  margin: 14px 0 0;
+  padding: 0 6px;
 }
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-li.on {
-  background: var(--moss-soft);
-  border-radius: 6px;
-  color: var(--moss);
-  font-weight: 600;
-}
-.cut {
-  display: flex;
-  justify-content: space-between;
-  gap: 6px;
-  width: 100%;
-  padding: 3px 6px;
-  font-size: 13px;
-}
-.acts {
-  display: flex;
-  gap: 10px;
-  padding: 0 6px 4px;
-  font-size: 12px;
-}
-.acts button,
-.link {
-  padding: 4px 6px;
+.own legend {
+  font: 650 14px var(--heading);
+  padding: 0 0 3px;
 }
 </style>

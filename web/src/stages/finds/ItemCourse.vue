@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { stageRules } from '@sickle/core/demand'
+import { isSeason, stageRules } from '@sickle/core/demand'
 import type { Item } from '@sickle/core/catalog'
 import { useServices } from '@/services/services'
 import { howItChanges, monthNames, weekdayNames, whenInTheMonth, whenItSells, willItLast } from '@/shared/answers'
@@ -32,7 +32,7 @@ const months = computed(() => {
         label: monthNames[m] ?? '',
         short: (monthNames[m] ?? '').slice(0, 1),
         index,
-        isCertain: season.strength >= stageRules.seasonStrength,
+        isCertain: isSeason(season, stageRules.seasonStrength),
       }))
     : []
 })

@@ -1,10 +1,8 @@
 <script setup lang="ts">
-import { NButton, NInput } from 'naive-ui'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { facets, measure, type FacetName } from '@sickle/core/engine'
 import { assumedFeesWords } from '@sickle/core/margin'
 import { count, dayInWords } from '@/shared/format'
-import { toProblem } from '@/shared/problem'
 import { spanWords } from '@/shared/span-words'
 import { useQuery } from '@/shared/stores/query'
 import { useSettings } from '@/shared/stores/settings'
@@ -12,7 +10,7 @@ import { useSheaf } from '@/shared/stores/sheaf'
 import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
 import AgeMark from '@/shared/widgets/AgeMark.vue'
-import HousePopover from '@/shared/widgets/HousePopover.vue'
+import LimitRow from '@/shared/widgets/LimitRow.vue'
 import BareButton from '@/shared/widgets/BareButton.vue'
 
 const query = useQuery()
@@ -21,8 +19,6 @@ const settings = useSettings()
 const workspace = useWorkspace()
 const rules = useRules()
 const assumed = computed(() => workspace.summary.markets.filter((m) => rules.areFeesAssumed(m)))
-const name = ref('')
-const naming = ref(false)
 const leaf = (path: string) => path.split(' / ').at(-1) ?? path
 
 const chips = computed(() => {
@@ -40,6 +36,9 @@ const chips = computed(() => {
       label: `store ${s.slice(s.indexOf('/') + 1)}`,
       lift: () => query.change({ stores: q.stores.filter((v) => v !== s) }),
     })),
+    ...(q.own === 'any'
+      ? []
+      : [{ label: q.own === 'mine' ? 'what I sell' : 'what I do not sell', lift: () => query.change({ own: 'any' }) }]),
     ...facets.flatMap(list),
     ...others.map(([m, s]) => ({
       label: `${measure(m).label} ${spanWords(measure(m), s)}`,
@@ -48,45 +47,11 @@ const chips = computed(() => {
   ]
 })
 const limited = computed(() => chips.value.length > 0 || Object.keys(query.query.limits).length > 0)
-const fault = ref('')
-async function keep() {
-  try {
-    await query.keepCut(name.value)
-  } catch (thrown) {
-    return void (fault.value = toProblem(thrown).message)
-  }
-  naming.value = false
-  name.value = fault.value = ''
-}
 </script>
 
 <template>
   <div class="chips">
-    <BareButton
-      v-for="c in chips"
-      :key="c.label"
-      type="info"
-      class="chip"
-      :title="`Lift the limit ${c.label}`"
-      @click="c.lift()"
-    >
-      {{ c.label }} <span aria-hidden="true">×</span>
-    </BareButton>
-    <BareButton v-if="limited" type="info" class="link" @click="query.clear()">Lift all limits</BareButton>
-    <HousePopover v-if="limited" v-model:show="naming" label="Keep as a Cut">
-      <template #trigger><BareButton type="info" class="link">Keep as a Cut</BareButton></template>
-      <form @submit.prevent="keep">
-        <div class="row-gap">
-          <NInput
-            v-model:value="name"
-            size="small"
-            placeholder="Name of the Cut"
-            :input-props="{ 'aria-label': 'Name of the Cut' }"
-          /><NButton size="small" type="primary" attr-type="submit">Keep</NButton>
-        </div>
-        <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>
-      </form>
-    </HousePopover>
+    <LimitRow :chips="chips" :limited="limited" :keep="query.keepCut" @clear="query.clear()" />
     <span class="spring" />
     <BareButton v-if="sheaf.dropped.length" type="info" class="link" @click="query.showDropped = !query.showDropped">
       {{ query.showDropped ? 'Hide' : 'Show' }} {{ count(sheaf.dropped.length) }} dropped
@@ -115,12 +80,6 @@ async function keep() {
   min-height: 20px;
   flex-wrap: wrap;
   font-size: 13px;
-}
-.chip {
-  border: 1px solid var(--slate);
-  background: var(--panel);
-  border-radius: 12px;
-  padding: 0 9px;
 }
 .link {
   font-size: 12px;

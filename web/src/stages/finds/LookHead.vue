@@ -4,16 +4,19 @@ import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { addressOf, type Item } from '@sickle/core/catalog'
 import { shownGtin } from '@sickle/core/identity'
 import { plural } from '@/shared/format'
+import { ownWayWords, useOwn } from '@/shared/stores/own'
 import { useSheaf } from '@/shared/stores/sheaf'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import ListingLink from '@/shared/widgets/ListingLink.vue'
-import { useDecide } from './use-decide'
+import { useDecide } from '@/shared/use-decide'
 import BareButton from '@/shared/widgets/BareButton.vue'
 
 /** What is looked at, and what to do with it: the head of both Close looks. */
 const { item, large = false } = defineProps<{ item: Item; large?: boolean }>()
 defineEmits<{ margin: []; close: []; full: [] }>()
 const sheaf = useSheaf()
+const own = useOwn()
+const mine = computed(() => own.of(item.key))
 const decide = useDecide(() => item.key)
 const reasonBox = useTemplateRef('reasonBox')
 const reason = ref('')
@@ -41,6 +44,9 @@ defineExpose({ focusReason, decide })
         }}{{ item.gtin ? ` · barcode ${shownGtin(item.gtin)}` : ''
         }}{{ large && item.category ? ` · ${item.category}` : '' }}
         <ListingLink :address="addressOf(item)" :title="item.title" words="Open its listing" />
+      </p>
+      <p v-if="mine" class="small mine">
+        {{ own.isMine(item.key) ? 'I sell this' : 'I may sell this' }}: “{{ mine.title }}”, {{ ownWayWords[mine.way] }}.
       </p>
     </div>
     <div class="acts">
@@ -85,6 +91,10 @@ header {
   grid-template-columns: auto 1fr auto;
   gap: 8px 12px;
   align-items: start;
+}
+.mine {
+  color: var(--slate);
+  font-weight: 600;
 }
 .acts,
 .reason,

@@ -116,36 +116,6 @@ watch(
 .head {
   grid-column: 1 / -1;
 }
-.answers {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: 10px;
-  align-content: start;
-  padding-bottom: 14px;
-}
-.column {
-  display: grid;
-  gap: 10px;
-  align-content: start;
-  min-width: 0;
-}
-.wide {
-  grid-column: 1 / -1;
-}
-.answers :deep(article) {
-  background: var(--panel);
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  padding: 10px 14px 12px;
-  display: grid;
-  gap: 6px;
-  align-content: start;
-  font-size: 13.5px;
-  min-width: 0;
-}
-.answers :deep(h3) {
-  font-size: 14px;
-}
 .judge {
   margin-bottom: 14px;
 }

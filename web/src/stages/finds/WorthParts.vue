@@ -11,6 +11,11 @@ defineProps<{ worth: Worth }>()
   <p v-else-if="worth.value !== null">
     <b>{{ Math.round(worth.value) }}</b> of 100, from {{ percent(worth.coverage) }} of what the rules weigh.
   </p>
+  <p v-else>
+    Too little is known: {{ percent(worth.coverage) }} of what the rules weigh<template v-if="worth.lacking.length"
+      >, without {{ worth.lacking.join(', ') }}, which they demand</template
+    >. It stands last.
+  </p>
   <PlainTable class="parts">
     <tbody>
       <tr v-for="p in worth.parts" :key="p.label">

@@ -7,7 +7,7 @@ import { count } from '@/shared/format'
 import { plain } from '@/storage/plain'
 import { toProblem } from '@/shared/problem'
 import { useScans } from '@/shared/stores/scans'
-import ScanLimitFields from './ScanLimitFields.vue'
+import ScanLimitFields from '@/shared/widgets/ScanLimitFields.vue'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
 import BareButton from '@/shared/widgets/BareButton.vue'
 import HouseSelect from '@/shared/widgets/HouseSelect.vue'
@@ -87,7 +87,7 @@ async function start() {
         <template #trigger>
           <BareButton type="info" class="small link">{{ limitWords === '' ? 'Limits' : 'Limits set' }}</BareButton>
         </template>
-        <ScanLimitFields v-model="limits" :currency="about?.currency ?? ''" />
+        <ScanLimitFields v-model="limits" :currency="about?.currency ?? ''" :market="about?.name ?? ''" />
       </HousePopover>
     </div>
     <div class="line">

@@ -10,6 +10,7 @@ import { plural } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
 import { useAsk } from '@/shared/stores/ask'
 import { useDrafts } from '@/shared/stores/drafts'
+import { useOwn } from '@/shared/stores/own'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
@@ -19,6 +20,7 @@ import DraftList from './DraftList.vue'
 
 const drafts = useDrafts()
 const sheaf = useSheaf()
+const own = useOwn()
 const workspace = useWorkspace()
 const services = useServices()
 const router = useRouter()
@@ -37,9 +39,23 @@ watch(
   { immediate: true },
 )
 async function draftKept() {
-  const items = await services.engine.call('items', [undrafted.value.map((d) => d.key)])
+  const keys = await withoutMine(undrafted.value.map((d) => d.key))
+  const items = await services.engine.call('items', [keys])
   const made = await drafts.draftItems(items)
   message.success(`${plural(made, 'draft')} made`)
+}
+/** What I sell already is not drafted a second time without a word. */
+async function withoutMine(keys: string[]): Promise<string[]> {
+  const mine = keys.filter((key) => own.isMine(key))
+  if (mine.length === 0) return keys
+  const titles = mine.slice(0, 3).map((key) => own.of(key)?.title ?? '')
+  const isWanted = await ask({
+    title: `${plural(mine.length, 'item')} of these I sell already`,
+    content: `${titles.join('; ')}${mine.length > 3 ? ' and others' : ''}.`,
+    yes: 'Draft them too',
+    no: 'Leave them out',
+  })
+  return isWanted ? keys : keys.filter((key) => !mine.includes(key))
 }
 const out = computed(() =>
   chosen.value.length > 0 ? drafts.all.filter((d) => chosen.value.includes(d.id)) : drafts.all,

@@ -1,28 +1,63 @@
 <script setup lang="ts">
 import { NButton, NCheckbox, NInput } from 'naive-ui'
-import { useTemplateRef } from 'vue'
-import { useRouter } from 'vue-router'
+import { useTemplateRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import type { Query } from '@sickle/core/engine'
 import { count } from '@/shared/format'
+import { usePool } from '@/shared/stores/pool'
 import { useWorkspace } from '@/shared/stores/workspace'
+import { useFollow } from '@/shared/use-follow'
 import { useKeys } from '@/shared/use-keys'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
 import NumberField from '@/shared/widgets/NumberField.vue'
+import PasteNames from './PasteNames.vue'
+import RivalsHead from './RivalsHead.vue'
 import { useRivals } from './rivals-store'
+import StoreChips from './StoreChips.vue'
 import StoreField from './StoreField.vue'
 import StorePanel from './StorePanel.vue'
 import StoreTable from './StoreTable.vue'
+import TakeStores from './TakeStores.vue'
 
 const rivals = useRivals()
 const workspace = useWorkspace()
+const pool = usePool()
 const router = useRouter()
+const route = useRoute()
+const follow = useFollow()
 const table = useTemplateRef('table')
 const page = useTemplateRef('page')
 const search = useTemplateRef('search')
+// What stores are to sell stands in the address, so that a stop of the Trail brings it back.
+const text = (v: unknown) => (typeof v === 'string' ? v : null)
+watch(
+  () => route.query,
+  ({ selling, of }) => {
+    if (route.name !== 'rivals') return
+    const label = text(selling)
+    rivals.setSelling(label === null ? null : { label, of: queryIn(text(of)) })
+  },
+  { immediate: true },
+)
+function queryIn(json: string | null): Partial<Query> {
+  try {
+    const read: unknown = JSON.parse(json ?? '{}')
+    return typeof read === 'object' && read !== null && !Array.isArray(read) ? read : {}
+  } catch (thrown) {
+    if (thrown instanceof SyntaxError) return {} // an address that somebody cut short
+    throw thrown
+  }
+}
+const shownNames = () => [...rivals.found].flatMap((s) => rivals.nameAt(s) ?? [])
+const toStore = () => rivals.chosen && void follow.store(rivals.chosen.market, rivals.chosen.name)
+const toPool = () => rivals.chosen && void pool.toggle(rivals.chosen)
 useKeys(
   'Rivals',
   [
     { key: 'j', label: 'Next store', run: () => table.value?.move(1) },
     { key: 'k', label: 'Store before', run: () => table.value?.move(-1) },
+    { key: 'o', label: 'The store, opened whole (Enter in the list)', run: toStore },
+    { key: 'p', label: 'Into the pool, or out of it', run: toPool },
   ],
   () => [page.value],
 )
@@ -31,14 +66,17 @@ useKeys('Rivals', [{ key: '/', label: 'Search by name', run: () => search.value?
 
 <template>
   <div ref="page" class="column-page page">
-    <EmptyState v-if="workspace.empty" title="Nothing is gathered yet">
+    <EmptyState v-if="workspace.state === 'failed'" role="alert" title="The stores could not be worked out">
+      <p>{{ workspace.failure }}</p>
+      <NButton @click="workspace.reload()">Try again</NButton>
+    </EmptyState>
+    <EmptyState v-else-if="workspace.empty" title="Nothing is gathered yet">
       <p class="quiet">Bring a market's listings or a list of stores, and the stores stand here by age and sales.</p>
       <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
     </EmptyState>
     <p v-else-if="!rivals.list" class="quiet" role="status">Adding up the stores …</p>
     <template v-else>
-      <header class="row-gap">
-        <h1>Rivals</h1>
+      <RivalsHead>
         <span role="status" class="quiet"
           ><b>{{ count(rivals.found.length) }}</b> of {{ count(rivals.list.count) }} stores,
           <b>{{ count(rivals.meeting) }}</b> worth a study</span
@@ -52,8 +90,11 @@ useKeys('Rivals', [{ key: '/', label: 'Search by name', run: () => search.value?
           :value="rivals.query.words"
           :input-props="{ 'aria-label': 'Search stores' }"
           @update:value="(words: string) => rivals.change({ words })"
-        />
-      </header>
+          ><template #suffix><kbd>/</kbd></template></NInput
+        >
+        <PasteNames />
+        <TakeStores table="stores" :names="shownNames" :disabled="rivals.found.length === 0" file="stores" />
+      </RivalsHead>
       <div class="row-gap criteria">
         <span>Worth a study: at least</span>
         <NumberField
@@ -80,24 +121,35 @@ useKeys('Rivals', [{ key: '/', label: 'Search by name', run: () => search.value?
           @update:checked="(meetsOnly: boolean) => rivals.change({ meetsOnly })"
           >Only these</NCheckbox
         >
-        <span class="quiet small">a corner of the field, which can be dragged</span>
+        <StoreChips />
       </div>
-      <div class="two" :class="{ alone: !rivals.opened }">
-        <StoreField class="panel" />
-        <StorePanel
-          v-if="rivals.opened"
-          :key="`${rivals.opened.market}/${rivals.opened.name}`"
-          :store="rivals.opened"
-        />
-      </div>
-      <StoreTable ref="table" />
+      <EmptyState v-if="rivals.list.count === 0" title="No store is named yet">
+        <p class="quiet">
+          What is gathered names no store. Bring listings with a column of who sells them, or a list of stores.
+        </p>
+        <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
+      </EmptyState>
+      <EmptyState v-else-if="rivals.answer && rivals.onField.length === 0" title="No store passes all limits">
+        <NButton @click="rivals.clear()">Lift all limits</NButton>
+      </EmptyState>
+      <template v-else>
+        <div class="two" :class="{ alone: !rivals.opened }">
+          <StoreField class="panel" />
+          <StorePanel
+            v-if="rivals.opened"
+            :key="`${rivals.opened.market}/${rivals.opened.name}`"
+            :store="rivals.opened"
+          />
+        </div>
+        <StoreTable ref="table" @open="toStore" />
+      </template>
     </template>
   </div>
 </template>
 
 <style scoped>
 .search {
-  width: 240px;
+  width: 200px;
   margin-left: auto;
 }
 .criteria {
@@ -108,7 +160,7 @@ useKeys('Rivals', [{ key: '/', label: 'Search by name', run: () => search.value?
   flex: 1.25;
   min-height: 0;
   display: grid;
-  grid-template: minmax(0, 1fr) / minmax(0, 1fr) minmax(0, 1fr);
+  grid-template: minmax(0, 1fr) / minmax(0, 1.15fr) minmax(0, 1fr);
   gap: 10px;
 }
 .two.alone {
@@ -116,5 +168,10 @@ useKeys('Rivals', [{ key: '/', label: 'Search by name', run: () => search.value?
 }
 .page > :last-child {
   flex: 1;
+}
+@media (max-width: 900px) {
+  .two {
+    grid-template: 260px minmax(0, 1fr) / minmax(0, 1fr);
+  }
 }
 </style>

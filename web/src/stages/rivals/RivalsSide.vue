@@ -1,53 +1,67 @@
 <script setup lang="ts">
-import { NCheckbox } from 'naive-ui'
-import { count } from '@/shared/format'
+import { refDebounced } from '@vueuse/core'
+import { computed } from 'vue'
+import { storeKey } from '@sickle/core/engine'
+import { storeCutFile, storeFacets } from '@sickle/core/stores'
+import { useAfterPaint } from '@/shared/use-after-paint'
+import { useFollow } from '@/shared/use-follow'
+import CutList from '@/shared/widgets/CutList.vue'
+import FacetList from '@/shared/widgets/FacetList.vue'
+import { useStoreCuts } from '@/shared/stores/store-cuts'
 import { useRivals } from './rivals-store'
+import StoreSpans from './StoreSpans.vue'
 
+/** Cuts of stores, spans of their figures, and what they can be chosen by. */
 const rivals = useRivals()
-function toggle(market: string) {
-  const { markets } = rivals.query
-  rivals.change({ markets: markets.includes(market) ? markets.filter((m) => m !== market) : [...markets, market] })
+const cuts = useStoreCuts()
+const follow = useFollow()
+// the field is wanted first
+const isFieldPainted = useAfterPaint(() => rivals.list !== null)
+/** counts follow once a brush rests: they are many, and nobody reads them while it moves */
+const facets = refDebounced(
+  computed(() => rivals.answer?.facets),
+  150,
+)
+/** place in the list of each store by its key, as Cuts remember it */
+const placeOf = (key: string) =>
+  rivals.list?.names.findIndex((name, at) => storeKey(rivals.list?.markets[at] ?? '?', name) === key) ?? -1
+const labels = (keys: string[]) =>
+  Promise.resolve(keys.map((key) => ({ key, label: rivals.nameAt(placeOf(key))?.name ?? null })))
+function open(key: string) {
+  const store = rivals.nameAt(placeOf(key))
+  if (store) void follow.store(store.market, store.name)
 }
 </script>
 
 <template>
-  <fieldset v-if="rivals.markets.length" class="side">
-    <legend>Markets</legend>
-    <NCheckbox
-      v-for="m in rivals.markets"
-      :key="m.value"
-      class="one"
-      size="small"
-      :checked="rivals.query.markets.includes(m.value)"
-      @update:checked="toggle(m.value)"
-      ><span class="name">{{ m.value }}</span
-      ><span class="quiet">{{ count(m.count) }}</span></NCheckbox
-    >
-  </fieldset>
+  <div class="side">
+    <CutList
+      :cuts="cuts.all"
+      :counts="rivals.cutCounts"
+      :is-used="rivals.isUsed"
+      :changes-of="cuts.changesOf"
+      :labels="labels"
+      :to-file="storeCutFile"
+      :take="cuts.take"
+      @use="rivals.use"
+      @forget="(c) => cuts.drop(c.name)"
+      @open="(s) => open(s.key)"
+    />
+    <StoreSpans v-if="isFieldPainted" />
+    <FacetList
+      v-for="f in isFieldPainted ? storeFacets : []"
+      :key="f.name"
+      :title="f.label"
+      :tree="f.name === 'categories'"
+      :options="facets?.[f.name] ?? []"
+      :chosen="rivals.query[f.name]"
+      @change="(chosen) => rivals.change({ [f.name]: chosen })"
+    />
+  </div>
 </template>
 
 <style scoped>
 .side {
-  border: 0;
-  margin: 12px 0 0;
-  padding: 0 16px;
-}
-legend {
-  font: 650 14px var(--heading);
-  padding: 0 0 3px;
-}
-.one {
-  display: flex;
-  min-height: 24px;
-  padding: 2px 0;
-}
-.one :deep(.n-checkbox__label) {
-  display: flex;
-  flex: 1;
-  gap: 6px;
-  padding: 0 0 0 6px;
-}
-.name {
-  flex: 1;
+  padding: 12px 10px 20px;
 }
 </style>

@@ -2,24 +2,28 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watchEffect } from 'vue'
 import { meets } from '@sickle/core/stores'
+import { paintDiscs, pixelsOf } from '@/shared/charts/discs'
 import { storeField } from '@/shared/charts/store-field'
 import { count, decimal } from '@/shared/format'
 import { useSettings } from '@/shared/stores/settings'
 import { useRivals } from './rivals-store'
+import { useFieldBrush } from './use-field-brush'
 
-/** Stores by age and sales. Up to the left is what teaches most; the corner of the criteria is dragged by its handle, or set in its fields. */
+/**
+ * Stores by age and sales. Up to the left is what teaches most; the corner of the criteria is dragged by its handle, or set in its fields.
+ * A brush over the field leaves the stores under it; the spans at the left do the same by keyboard.
+ */
 const rivals = useRivals()
 const settings = useSettings()
 const box = useTemplateRef('box')
 const canvas = useTemplateRef('canvas')
 const { width, height } = useElementSize(box)
+const size = computed(() => ({ width: Math.max(220, width.value), height: Math.max(160, height.value) }))
+// a brush changes the question, and neither the corner nor what stands on the field
+const criteria = computed(() => rivals.query.criteria)
+// before the room is measured there is nothing to lay out
 const shape = computed(() =>
-  rivals.list
-    ? storeField(rivals.list, rivals.found, rivals.query.criteria, {
-        width: Math.max(220, width.value),
-        height: Math.max(160, height.value),
-      })
-    : null,
+  rivals.list && width.value > 0 ? storeField(rivals.list, rivals.onField, criteria.value, size.value) : null,
 )
 const pointed = ref<number | null>(null)
 const tip = computed(() => {
@@ -34,37 +38,61 @@ const tip = computed(() => {
     }
   )
 })
-// Thousands of points are drawn, not built.
+const scale = window.devicePixelRatio || 1
+const picture = computed(() => ({
+  width: Math.round(size.value.width * scale),
+  height: Math.round(size.value.height * scale),
+}))
+/** of the theme that holds now */
+const colours = computed(() => {
+  const { theme } = settings.value
+  const style = getComputedStyle(document.documentElement)
+  const of = (name: string) => style.getPropertyValue(name)
+  return { theme, moss: of('--moss'), slate: of('--slate'), wheat: of('--wheat') }
+})
+const discs = computed(() => {
+  const { moss, slate } = colours.value
+  return (shape.value?.points ?? []).map(({ store, x, y, r }) => {
+    const isMeeting = rivals.list !== null && meets(rivals.list, store, criteria.value)
+    return { store, x: x * scale, y: y * scale, r: r * scale, colour: isMeeting ? moss : slate, alpha: 0.1 }
+  })
+})
+/** all of them, faint: what a brush leaves is painted over them */
+const faint = computed(() => paintDiscs(discs.value, picture.value))
+// Thousands of points are painted, not built.
 watchEffect(() => {
-  const [now, list, context] = [shape.value, rivals.list, canvas.value?.getContext('2d')]
-  if (!now || !list || !context) return
-  const scale = window.devicePixelRatio || 1
-  const [w, h] = [Math.max(220, width.value), Math.max(160, height.value)]
-  Object.assign(canvas.value as HTMLCanvasElement, { width: w * scale, height: h * scale })
-  context.setTransform(scale, 0, 0, scale, 0, 0)
-  context.clearRect(0, 0, w, h)
-  const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name)
-  // drawn anew when the theme changes
-  const [moss, slate, wheat] = [colour('--moss'), colour('--slate'), colour('--wheat'), settings.value.theme]
-  const [chosen, criteria] = [rivals.chosenAt, rivals.query.criteria]
-  for (const { store, x, y, r } of now.points) {
-    const isChosen = store === chosen
-    context.globalAlpha = isChosen ? 1 : 0.5
-    context.fillStyle = isChosen ? wheat : meets(list, store, criteria) ? moss : slate
-    context.beginPath()
-    context.arc(x, y, isChosen ? r + 2 : r, 0, 2 * Math.PI)
-    context.fill()
-  }
+  const [list, context] = [rivals.list, canvas.value?.getContext('2d')]
+  if (!list || !context || !shape.value) return
+  const isFound = new Uint8Array(list.count)
+  for (const store of rivals.found) isFound[store] = 1
+  const chosen = rivals.chosenAt
+  const clear = discs.value.flatMap((d) => {
+    if (d.store === chosen) return { ...d, r: d.r + 2 * scale, colour: colours.value.wheat, alpha: 1 }
+    return isFound[d.store] === 1 ? { ...d, alpha: 0.45 } : []
+  })
+  const { width: w, height: h } = picture.value
+  Object.assign(canvas.value as HTMLCanvasElement, { width: w, height: h })
+  const under = clear.length < discs.value.length ? faint.value : null
+  const pixels = pixelsOf(paintDiscs(clear, picture.value, under))
+  context.putImageData(new ImageData(pixels, w, h), 0, 0)
 })
 function at(event: MouseEvent) {
   const rect = (canvas.value as HTMLCanvasElement).getBoundingClientRect()
   return [event.clientX - rect.left, event.clientY - rect.top] as const
 }
 const point = (event: MouseEvent) => (pointed.value = shape.value?.nearest(...at(event), 12)?.store ?? null)
-function choose(event: MouseEvent) {
+function choose(event: MouseEvent): boolean {
   const found = shape.value?.nearest(...at(event), 12)
   if (found) rivals.choose(found.store)
+  return found != null
 }
+const brush = useFieldBrush({
+  shape,
+  at,
+  limits: () => rivals.query.limits,
+  setLimits: (limits) => rivals.setLimits(limits),
+  press: choose,
+})
 function drag(event: PointerEvent) {
   if (event.buttons === 1 && shape.value) rivals.setCriteria(shape.value.valueAt(...at(event)))
 }
@@ -93,9 +121,10 @@ const short = (n: number) => (n >= 1e6 ? `${n / 1e6}M` : n >= 1000 ? `${n / 1000
     <canvas
       ref="canvas"
       :style="{ width: `${width}px`, height: `${height}px` }"
-      @mousemove="point"
-      @mouseleave="pointed = null"
-      @click="choose"
+      @pointerdown="brush.begin"
+      @pointermove="(brush.move($event), point($event))"
+      @pointerup="brush.end"
+      @pointerleave="pointed = null"
     />
     <svg v-if="shape" :width="width" :height="height" role="group" aria-label="Stores by age and sales">
       <rect
@@ -105,6 +134,7 @@ const short = (n: number) => (n >= 1e6 ? `${n / 1e6}M` : n >= 1000 ? `${n / 1000
         :width="Math.max(0, shape.corner.x - shape.area.left)"
         :height="Math.max(0, shape.corner.y - shape.area.top)"
       />
+      <rect v-if="brush.box.value" class="brush" v-bind="brush.box.value" />
       <text v-for="t in shape.xTicks" :key="`x${t.value}`" :x="t.at" :y="height - 8" class="tick" text-anchor="middle">
         {{ t.value }}
       </text>
@@ -159,7 +189,8 @@ svg {
   inset: 0;
 }
 canvas {
-  cursor: pointer;
+  cursor: crosshair;
+  touch-action: none;
 }
 svg {
   pointer-events: none;
@@ -167,6 +198,12 @@ svg {
 .corner {
   fill: var(--moss);
   opacity: 0.1;
+}
+.brush {
+  fill: var(--slate);
+  fill-opacity: 0.07;
+  stroke: var(--slate);
+  stroke-dasharray: 4 3;
 }
 .tick,
 .label,

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
 import { origins, storeFigures, type Origin, type StoreFigure } from '@sickle/core/stores'
-import { currencySign, figureText } from '@/shared/format'
+import { count, currencySign, figureText } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
+import { usePool } from '@/shared/stores/pool'
 import { useTallList } from '@/shared/use-tall-list'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import { useRivals } from './rivals-store'
@@ -10,6 +11,8 @@ import { useRivals } from './rivals-store'
 /** The stores in their order, of which only the rows on the screen are built. */
 const rivals = useRivals()
 const rules = useRules()
+const pool = usePool()
+defineEmits<{ open: [] }>()
 const box = useTemplateRef('box')
 const none = new Map<number, number>()
 const [rowHeight, headHeight] = [30, 30]
@@ -41,6 +44,15 @@ function move(by: 1 | -1) {
   rivals.choose(at(next))
   show(next)
 }
+const pooled = (store: number) => {
+  const name = rivals.nameAt(store)
+  return name !== null && pool.has(name)
+}
+function togglePool(store: number) {
+  const name = rivals.nameAt(store)
+  if (name) void pool.toggle(name)
+}
+const whole = (n: number | undefined) => (n === undefined ? '–' : count(n))
 defineExpose({ move })
 </script>
 
@@ -54,14 +66,21 @@ defineExpose({ move })
     tabindex="0"
     @keydown.down.prevent="move(1)"
     @keydown.up.prevent="move(-1)"
+    @keydown.enter.self="$emit('open')"
   >
-    <div class="line head" role="row">
+    <div class="line head" role="row" :class="{ selling: rivals.selling }">
+      <span role="columnheader" title="In the pool"><span class="sr-only">In the pool</span></span>
       <span role="columnheader" :aria-sort="sorted('name')"
         ><button class="bare" @click="rivals.sortBy('name')">Store{{ mark('name') }}</button></span
       >
       <span role="columnheader">Market</span>
       <span role="columnheader" class="num" :aria-sort="sorted('age')"
         ><button class="bare" @click="rivals.sortBy('age')">Months{{ mark('age') }}</button></span
+      >
+      <span v-if="rivals.selling" role="columnheader" class="num" :aria-sort="sorted('selling')"
+        ><button class="bare" :title="`Its listings of ${rivals.selling.label}`" @click="rivals.sortBy('selling')">
+          Of these{{ mark('selling') }}
+        </button></span
       >
       <span v-for="c in columns" :key="c.name" role="columnheader" class="num" :aria-sort="sorted(c.name)"
         ><button class="bare" @click="rivals.sortBy(c.name)">
@@ -75,17 +94,29 @@ defineExpose({ move })
         :key="at(r.index)"
         class="line at"
         role="row"
-        :class="{ on: at(r.index) === rivals.chosenAt }"
+        :class="{ on: at(r.index) === rivals.chosenAt, selling: rivals.selling }"
         :aria-selected="at(r.index) === rivals.chosenAt"
         :aria-rowindex="r.index + 2"
         :style="{ transform: `translateY(${r.start}px)` }"
         @click="rivals.choose(at(r.index))"
+        @dblclick="$emit('open')"
       >
+        <span role="gridcell" class="tick"
+          ><input
+            type="checkbox"
+            tabindex="-1"
+            :checked="pooled(at(r.index))"
+            :aria-label="`In the pool: ${rivals.list?.names[at(r.index)] ?? ''}`"
+            @click.stop
+            @dblclick.stop
+            @change="togglePool(at(r.index))"
+        /></span>
         <span role="gridcell" class="name">{{ rivals.list?.names[at(r.index)] }}</span>
         <span role="gridcell" class="quiet">{{ rivals.list?.markets[at(r.index)] }}</span>
         <span role="gridcell" class="num">{{
           figureText(rivals.list?.age[at(r.index)] ?? NaN, 'count', rules.home)
         }}</span>
+        <span v-if="rivals.selling" role="gridcell" class="num">{{ whole(rivals.counts?.[at(r.index)]) }}</span>
         <span
           v-for="c in columns"
           :key="c.name"
@@ -105,7 +136,7 @@ defineExpose({ move })
   font-size: 13px;
 }
 .line {
-  grid-template-columns: minmax(140px, 1.4fr) 96px 58px repeat(7, minmax(88px, 1fr));
+  grid-template-columns: 20px minmax(140px, 1.4fr) 96px 58px repeat(7, minmax(84px, 1fr));
   column-gap: 10px;
   height: 30px;
   padding: 0 12px;
@@ -114,6 +145,16 @@ defineExpose({ move })
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+.line.selling {
+  grid-template-columns: 20px minmax(140px, 1.4fr) 96px 58px repeat(8, minmax(80px, 1fr));
+}
+.tick input {
+  display: block;
+  width: 15px;
+  height: 15px;
+  margin: 0;
+  accent-color: var(--moss);
 }
 .head button {
   max-width: 100%;

@@ -1,0 +1,34 @@
+import { scatteredGrowth, type Growth } from './growth'
+import { contrastVariance, scatterOf, usualScatter } from './scatter'
+import type { UnitSeries } from './series'
+import type { StageRules } from './stage-rules'
+import { weeksOf } from './weeks'
+
+/** How a series' own scatter widens what two windows of it say. @param most weeks that it is learned from, from the last one back */
+export function scatteredOver(series: UnitSeries, most: number) {
+  const weeks = weeksOf(series, most)
+  const known = scatterOf(weeks)
+  const scatter = known ?? usualScatter
+  const over = (later: number, earlier: number, times = 1) => times * contrastVariance(scatter, later, earlier)
+  const { freedom } = scatter
+  return {
+    scatter,
+    isKnown: known !== null,
+    /** four weeks against the four before */
+    growth: (later: number, earlier: number) => scatteredGrowth(later, earlier, 1, over(4, 4), freedom),
+    /** the last four weeks against all before them, of half a year; null where those are not more than four */
+    level(rules: StageRules): Growth | null {
+      const before = weeks.units.length - 4
+      if (before <= 4) return null
+      const sum = (values: Float64Array, from: number, to: number) =>
+        values.subarray(from, to).reduce((a, b) => a + b, 0)
+      const [days, daysBefore] = [sum(weeks.days, before, before + 4), sum(weeks.days, 0, before)]
+      if (days === 0 || daysBefore === 0) return null
+      const units = (from: number, to: number) => Math.round(sum(weeks.units, from, to))
+      const [later, earlier] = [units(before, before + 4), units(0, before)]
+      const against = (times: number) =>
+        scatteredGrowth(later, earlier, days / daysBefore, over(4, before, times), freedom)
+      return { ...against(rules.riseScatter), high: against(rules.fallScatter).high }
+    },
+  }
+}

@@ -1,0 +1,3 @@
+export * from './own-goods'
+export * from './own-matcher'
+export * from './pasted-goods'

@@ -1,0 +1,145 @@
+import { readFileSync } from 'node:fs'
+import { combine, fromFeedback, fromLog } from '../estimates'
+import type { CompetingOffer } from '../room'
+import { estimateStore, feedbackOfOffers, type StoreEvidence } from './estimate-store'
+import { stepsOf } from './rank-sales'
+import { feedbackLooks } from './stated'
+import { rowsOfStore } from './store-rows'
+import { capture, end, knownOf, listing } from './test-stores'
+
+const offer = (id: string, some: Partial<CompetingOffer> = {}): CompetingOffer => ({
+  market: 'Marrowgate',
+  id,
+  gtin: null,
+  store: 'Sill',
+  priceE4: 100_000,
+  currency: 'EUR',
+  deliveryE4: null,
+  featured: null,
+  feedback30: null,
+  feedback90: null,
+  feedback365: null,
+  rating: null,
+  seenOn: end,
+  ...some,
+})
+async function evidence(some: Partial<StoreEvidence> = {}, units: (number | null)[] = [10, null, 4]) {
+  const rows = units.map((u, i) => listing(String(i), { units: u, rank: 10 * (i + 1) }))
+  const { catalog, known } = await knownOf([capture('listings', rows)])
+  const keys = new Map(rows.map((r, row) => [`Marrowgate/${String(r.id)}`, row]))
+  return {
+    catalog,
+    rows: rowsOfStore(known.rows, 0),
+    offers: [],
+    looks: [],
+    find: (key: string) => keys.get(key) ?? null,
+    rankSales: null,
+    ...some,
+  }
+}
+
+test('random effects are those of statsmodels: what disagrees widens the answer', () => {
+  // Source: statsmodels 0.13 (combine_effects, method_re "dl"), by scripts/fixtures/overlap.py.
+  const { cases } = JSON.parse(
+    readFileSync(new URL('../estimates/fixtures/random-effects.json', import.meta.url), 'utf8'),
+  ) as { cases: { units: number[]; logSd: number[]; mean: number; sd: number }[] }
+  for (const { units, logSd, mean, sd } of cases) {
+    const found = combine(units.map((u, i) => fromLog('feedback', Math.log(u), logSd[i] as number)))
+    expect(found?.units).toBeCloseTo(mean, 6)
+    expect(found?.logSd).toBeCloseTo(sd, 9)
+  }
+  expect(combine([])).toBeNull()
+  const one = fromFeedback(40)
+  expect(combine([one])).toBe(one)
+})
+
+test('feedback that every offer says alike is the store’s own, and counts once; else each speaks of its item', () => {
+  const same = { feedback30: 12, feedback90: 30, feedback365: 100 }
+  expect(feedbackOfOffers([offer('1', same), offer('2', same)])).toBe(12)
+  expect(feedbackOfOffers([offer('1', same), offer('2', { ...same, feedback365: 99 })])).toBe(24)
+  expect(feedbackOfOffers([offer('1', same)])).toBe(12)
+  expect(feedbackOfOffers([offer('1', { feedback30: 0 }), offer('2')])).toBe(0)
+  expect(feedbackOfOffers([offer('1'), offer('2')])).toBeNull()
+})
+
+test('feedback from offers first; from the rise between two lists else, brought to 30 days', async () => {
+  const looks = [
+    { day: end - 200, feedback: 10 },
+    { day: end - 60, feedback: 100 },
+    { day: end - 5, feedback: 150 },
+    { day: end, feedback: 160 },
+  ]
+  const byList = estimateStore(await evidence({ looks })).feedback
+  // the newest look that lies two weeks back: 60 in 60 days, of whom half left it
+  expect(byList).toMatchObject({ by: 'list', count: 60 })
+  expect(byList?.units).toBeCloseTo((60.5 / 0.5) * (30 / 60), 9)
+  const offers = [offer('0', { feedback30: 7 })]
+  expect(estimateStore(await evidence({ looks, offers })).feedback).toMatchObject({ by: 'offers', count: 7 })
+  const dear = estimateStore(await evidence({ offers, leaveRate: { rate: 0.25, logSd: 0.25 } })).feedback
+  expect(dear?.units).toBeCloseTo(7.5 / 0.25, 9)
+  // a count that fell, or only one look, says nothing
+  expect(estimateStore(await evidence({ looks: looks.slice(2) })).feedback).toBeNull()
+  expect(
+    estimateStore(await evidence({ looks: [looks[3]!, looks[0]!].map((l, i) => ({ ...l, day: end - 50 + 50 * i })) }))
+      .feedback,
+  ).toBeNull()
+})
+
+test('items by how often its offer is featured: only those whose sales and share are known', async () => {
+  const offers = [offer('0', { featured: 0.5 }), offer('1', { featured: 0.9 }), offer('2'), offer('9', { featured: 1 })]
+  const { items } = estimateStore(await evidence({ offers }))
+  expect(items?.of).toBe(1)
+  // half of the ten that the item sells
+  expect(items?.mean).toBeCloseTo(5, 9)
+  expect(estimateStore(await evidence({ offers: [offer('1', { featured: 1 })] })).items).toBeNull()
+  // what the same goods sell on another market is no part of it
+  const gtin = '04006381333931'
+  const rows = [
+    listing('0', { units: 10, gtin }),
+    listing('7', { units: 500, gtin, market: 'Gavelhop', title: 'Cow bell 0' }),
+  ]
+  const { catalog, known } = await knownOf([capture('listings', rows)])
+  expect(catalog.itemOf[0]).toBe(catalog.itemOf[1])
+  const both = {
+    ...(await evidence({ offers: [offers[0]!] })),
+    catalog,
+    rows: rowsOfStore(known.rows, 0),
+    find: () => 0,
+  }
+  expect(estimateStore(both).items?.mean).toBeCloseTo(5, 9)
+})
+
+test('ranks estimate what is not published, and what is published is added as it is', async () => {
+  const pairs = Array.from({ length: 40 }, (_, i) => ({ rank: i + 1, units: 40 - i }))
+  const [rankSales] = stepsOf(pairs)
+  const found = estimateStore(await evidence({ rankSales: rankSales! }))
+  expect(found.ranks?.of).toBe(1)
+  // 14 are published, the second listing ranks 20th
+  expect(found.ranks?.mean).toBeCloseTo(14 + 21, 6)
+  expect(found.ranks!.low).toBeGreaterThan(14)
+  // a store that publishes all needs no ranks
+  expect(estimateStore(await evidence({ rankSales: rankSales! }, [5, 6])).ranks).toBeNull()
+  expect(found.all).toEqual(found.ranks)
+  expect(estimateStore(await evidence()).all).toBeNull()
+})
+
+test('what lists say of feedback, day by day, of one store alone', () => {
+  const list = (day: number, rows: [string, string, number | null][]) =>
+    capture(
+      'stores',
+      rows.map(([market, store, feedback]) => ({ market, store, feedback })),
+      { capturedOn: day },
+    )
+  const lists = [
+    list(end, [['Marrowgate', 'Sill', 90]]),
+    list(end - 40, [
+      ['Marrowgate', 'Sill', 70],
+      ['Gavelhop', 'Sill', 7],
+    ]),
+    list(end - 80, [['Marrowgate', 'Sill', null]]),
+  ]
+  expect(feedbackLooks(lists, { market: 'Marrowgate', name: 'Sill' })).toEqual([
+    { day: end - 40, feedback: 70 },
+    { day: end, feedback: 90 },
+  ])
+})

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { NButton, NInput } from 'naive-ui'
+import { ref } from 'vue'
+import { pastedNames } from '@sickle/core/stores'
+import { plural } from '@/shared/format'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import HousePopover from '@/shared/widgets/HousePopover.vue'
+import { useRivals } from './rivals-store'
+
+/** Names of stores, pasted in from wherever they were noted: those that are known stand alone, the others are told. */
+const rivals = useRivals()
+const [isOpen, text] = [ref(false), ref('')]
+function take() {
+  const names = pastedNames(text.value)
+  if (names.length === 0) return
+  rivals.change({ names })
+  isOpen.value = false
+}
+</script>
+
+<template>
+  <HousePopover v-model:show="isOpen" label="Names of stores" placement="bottom-end">
+    <template #trigger><BareButton type="info" class="link small">Paste names</BareButton></template>
+    <form class="paste" @submit.prevent="take">
+      <NInput
+        v-model:value="text"
+        type="textarea"
+        size="small"
+        :rows="6"
+        placeholder="One name a line"
+        :input-props="{ 'aria-label': 'Names of stores' }"
+      />
+      <NButton size="small" type="primary" attr-type="submit" :disabled="text.trim() === ''">Show these</NButton>
+    </form>
+  </HousePopover>
+  <span v-if="rivals.notFound.length" class="small caution" role="status" :title="rivals.notFound.join(', ')">
+    {{ plural(rivals.notFound.length, 'name') }} of no store: {{ rivals.notFound.slice(0, 2).join(', ')
+    }}{{ rivals.notFound.length > 2 ? ' …' : '' }}
+  </span>
+</template>
+
+<style scoped>
+.paste {
+  display: grid;
+  gap: 8px;
+  width: 260px;
+  justify-items: start;
+}
+.caution {
+  color: var(--wheat-ink);
+  max-width: 220px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+</style>
