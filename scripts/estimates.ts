@@ -4,6 +4,7 @@ import { recognitionMarks } from './recognition-marks'
 import { buildCatalog, ItemMaker, noCorrections, plainRules, type Item } from '../core/catalog'
 import { demoCaptures } from './demo-captures'
 import { coursesSection, packsSection } from './estimate-courses'
+import { goodsSection } from './estimate-goods'
 import { ratesSection } from './estimate-rates'
 import { storesSection } from './estimate-stores'
 import {
@@ -242,6 +243,8 @@ ${world.goods.length} goods, ${world.offers.length} offers), on which thresholds
 
 What goes wrong: templates that differ in nothing but one short word (A4, A5; one bird's name that is also a colour), and titles
 with a slip of the pen. A wrong offer is one press away from being put right in the Close look.
+
+${await goodsSection()}
 
 ## Stage of life
 

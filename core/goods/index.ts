@@ -1,5 +1,8 @@
 export * from './join-listings'
 export { FormNumbering, titleForms, wordWeights, type TitleForms } from './title-forms'
+export { areSame, likenessOf, leastShared } from './difference'
+export { FormDifference } from './form-difference'
+export { isColour } from './spelling'
 export * from './pack-count'
 export { AlikeForms } from './alike-forms'
 export { saidOtherwise, sameWordsOf, type SameWords } from './same-words'

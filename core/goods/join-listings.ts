@@ -2,7 +2,8 @@ import { AlikeForms } from './alike-forms'
 import { Groups } from './groups'
 import type { TitleForms } from './title-forms'
 import { wordWeights } from './title-forms'
-import { sameFrom } from './title-index'
+import { leastShared } from './difference'
+import { FormDifference } from './form-difference'
 
 /** What listings are joined by, as columns: one entry a listing, -1 where nothing is known. */
 export interface Joinable {
@@ -25,11 +26,11 @@ export async function joinListings(of: Joinable, onProgress: Progress = async ()
   const groups = new Groups(of.gtins, of.brands)
   const firstOf = new ExactJoin(groups, of).joinAll().firstOf
   const search = new AlikeForms(of.forms, wordWeights(of.forms))
+  const join = joining(groups, firstOf, of.forms)
   let done = 0
   for (const bunch of byFigures(of.forms, (form) => (firstOf[form] as number) >= 0)) {
     let place = 0
-    for (const _ of search.search(bunch, joining(groups, firstOf)))
-      await onProgress((done + 200 * place++) / of.forms.figuresOf.length)
+    for (const _ of search.search(bunch, join)) await onProgress((done + 200 * place++) / of.forms.figuresOf.length)
     done += bunch.length
   }
   return groups.numbered()
@@ -54,12 +55,13 @@ export async function joinMore(
     if (listing >= 0) (groupOf[listing] === -1 ? fresh : standing).push(form)
   }
   const search = new AlikeForms(of.forms, wordWeights(of.forms))
+  const join = joining(groups, firstOf, of.forms)
   let turn = 0
   const turns = 1 + standing.length / 5000
-  for (const _ of search.searchFor(fresh, standing, joining(groups, firstOf))) await onProgress(turn++ / turns)
+  for (const _ of search.searchFor(fresh, standing, join)) await onProgress(turn++ / turns)
   const isFresh = new Set(fresh)
   for (const bunch of byFigures(of.forms, (form) => isFresh.has(form)))
-    for (const _ of search.search(bunch, joining(groups, firstOf))) await onProgress(1)
+    for (const _ of search.search(bunch, join)) await onProgress(1)
   return groups.numbered()
 }
 
@@ -73,13 +75,14 @@ export function regroup({ forms, gtins, brands }: Joinable, listings: readonly n
     joinOne(groups, { gtin: gtins[l] as number, form: formOf[i] as number }, i, byGtin, byForm),
   )
   const bunches = new Map<number, number[]>()
-  for (const form of byForm.keys()) {
-    const figures = forms.figuresOf[form] as number
-    addTo(bunches, figures, form)
+  const firstOf = new Int32Array(forms.figuresOf.length).fill(-1)
+  for (const [form, first] of byForm) {
+    firstOf[form] = first
+    addTo(bunches, forms.figuresOf[form] as number, form)
   }
   const search = new AlikeForms(forms, wordWeights(forms))
-  for (const bunch of bunches.values())
-    for (const _ of search.search(bunch, joining(groups, { at: (form) => byForm.get(form) }))) continue
+  const join = joining(groups, firstOf, forms)
+  for (const bunch of bunches.values()) for (const _ of search.search(bunch, join)) continue
   const parts = new Map<number, number[]>()
   listings.forEach((l, i) => addTo(parts, groups.root(i), l))
   return [...parts.values()]
@@ -161,13 +164,28 @@ function joinOne(
   else if (joins) groups.join(i, first)
 }
 
-/** Two groups that have barcodes each are either together by them already, or kept apart by them. */
-const joining = (groups: Groups, firstOf: { at: (form: number) => number | undefined }) => ({
-  least: sameFrom,
-  apart: (form: number) => groups.hasLabel(firstOf.at(form) as number),
-  worthwhile: (a: number, b: number) => groups.mayJoin(firstOf.at(a) as number, firstOf.at(b) as number),
-  onPair: (a: number, b: number) => groups.join(firstOf.at(a) as number, firstOf.at(b) as number),
-})
+/**
+ * Two groups that have barcodes each are either together by them already, or kept apart by them. A title that says little is a part
+ * of many that say more, and does not bring those together: of each group the title that says most speaks for it.
+ */
+function joining(groups: Groups, firstOf: Int32Array, forms: TitleForms) {
+  const difference = new FormDifference(forms)
+  const first = (form: number) => firstOf[form] as number
+  const fullest = new Map<number, number>()
+  const speaker = (form: number) => fullest.get(groups.root(first(form))) ?? form
+  return {
+    least: leastShared,
+    apart: (form: number) => groups.hasLabel(first(form)),
+    worthwhile: (a: number, b: number) => groups.mayJoin(first(a), first(b)),
+    onPair: (a: number, b: number) => {
+      if (!difference.areSame(a, b)) return
+      const [x, y] = [speaker(a), speaker(b)]
+      if ((x !== a || y !== b) && !difference.areSame(x, y)) return
+      groups.join(first(a), first(b))
+      fullest.set(groups.root(first(a)), difference.fuller(x, y))
+    },
+  }
+}
 
 /** Only forms that state the same sizes, colours and pack are compared: each such bunch is searched by itself. */
 function byFigures({ figuresOf, figures }: TitleForms, wanted: (form: number) => boolean): number[][] {

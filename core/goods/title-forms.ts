@@ -1,9 +1,9 @@
 import { Dictionary, GrowingInts, hashEnd, hashWord } from '../tables'
-import { titleParts, wordOfToken } from './title-signature'
+import { figuresKey, titleParts, wordOfToken } from './title-signature'
 
 /** What the titles of many listings say, as columns: titles that say the same are one form, whatever their words' order. */
 export interface TitleForms {
-  /** listing → its form; -1 where its title says too little to be told from others */
+  /** listing → its form; -1 where it has no title */
   formOf: Int32Array
   /** form → what must agree of it (sizes, colours, pack), a number into `figures` */
   figuresOf: Int32Array
@@ -16,7 +16,7 @@ export interface TitleForms {
   figures: string[]
 }
 
-/** fewer words than this say too little */
+/** fewer words than this say too little to be compared: only equal titles are of one form */
 const leastWords = 2
 const mostTokens = 200_000
 
@@ -66,15 +66,17 @@ export class FormNumbering {
     }
   }
 
-  /** The form of a title, a new one where no title before said the same; -1 where it says too little. */
+  /** The form of a title, a new one where no title before said the same; -1 where it is empty. */
   form(title: string): number {
-    const { words, sizes, colours, pack } = titleParts(title, (token) => this.#read(token))
-    if (words.length < leastWords) return -1
-    const said =
-      sizes.length + colours.length === 0 && pack === 1
-        ? ''
-        : `${sizes.sort().join()}\u0001${colours.sort().join()}\u0001${pack}`
-    return this.#numbered(this.#figures.code(said), ascending(words.map((w) => this.#words.code(w))))
+    const said = titleParts(title, (token) => this.#read(token))
+    if (said.words.length < leastWords) return this.#formOfWhole(title)
+    return this.#numbered(this.#figures.code(figuresKey(said)), ascending(said.words.map((w) => this.#words.code(w))))
+  }
+
+  /** A title of few words says the same as one that is equal to it, and is like no other. */
+  #formOfWhole(title: string): number {
+    const whole = title.normalize('NFKC').toLowerCase().replace(/\s+/g, ' ').trim()
+    return whole === '' ? -1 : this.#numbered(this.#figures.code('='), [this.#words.code(`=${whole}`)])
   }
 
   /** The form that has the figures of another, and other words. @param ids ascending */

@@ -1,3 +1,4 @@
+import { areSame, differenceOf, likenessOf } from './difference'
 import type { TitleSignature } from './title-signature'
 
 export interface Alike {
@@ -17,9 +18,6 @@ export interface Likeness {
   /** 'same' in all but pack count, 'variant' where something clashes, 'similar' else */
   verdict: 'same' | 'variant' | 'similar'
 }
-
-/** From which likeness of words on two titles name the same goods; found on the demo's labelled pairs, see docs/estimates.md. */
-export const sameFrom = 0.72
 
 /** Finds titles that are alike among many: an inverted index, words weighted by how rare they are. */
 export class TitleIndex {
@@ -57,18 +55,22 @@ export class TitleIndex {
       if (words >= least) found.push({ at, words })
     }
     found.sort((a, b) => b.words - a.words || a.at - b.at)
-    const fitting: Alike[] = []
-    const clashing: Alike[] = []
-    for (const { at, words } of found) {
-      const other = this.#signatures[at] as TitleSignature
-      const clashes = clashesOf(wanted, other)
-      const verdict = clashes.length > 0 ? 'variant' : words >= sameFrom ? 'same' : 'similar'
-      const alike: Alike = { at, likeness: { words, clashes, packs: [wanted.pack, other.pack], verdict } }
-      if (clashes.length === 0) fitting.push(alike)
-      else if (clashing.length < most) clashing.push(alike)
-      if (fitting.length === most) break
+    const lists: Alike[][] = [[], [], []]
+    for (const { at } of found) {
+      const likeness = this.#likeness(wanted, this.#signatures[at] as TitleSignature)
+      const list = lists[rank[likeness.verdict]] as Alike[]
+      if (list.length < most) list.push({ at, likeness })
+      if (lists[0]?.length === most) break
     }
-    return [...fitting, ...clashing].slice(0, most)
+    return lists.flat().slice(0, most)
+  }
+
+  #likeness(wanted: TitleSignature, other: TitleSignature): Likeness {
+    const difference = differenceOf(wanted.words, other.words, (word) => this.weight(word))
+    const clashes = clashesOf(wanted, other)
+    const isSame = areSame(difference) && sameMarks(wanted, other)
+    const verdict = clashes.length > 0 ? 'variant' : isSame ? 'same' : 'similar'
+    return { words: likenessOf(difference), clashes, packs: [wanted.pack, other.pack], verdict }
   }
 
   /**
@@ -121,14 +123,20 @@ function unitOf(size: string): string {
   return size.replace(/[\d.x]+/, '')
 }
 
-/** Both state something of one sort, and nothing of it agrees. */
+/** Both state something of one sort, and each something that the other does not: two that clash are not made good by one that agrees. */
 function clash(a: string[], b: string[], sort: (text: string) => string): string[] {
   const out: string[] = []
   for (const s of new Set(a.map(sort))) {
     const mine = a.filter((x) => sort(x) === s)
     const theirs = b.filter((x) => sort(x) === s)
-    if (theirs.length > 0 && !mine.some((x) => theirs.includes(x)))
-      out.push(`${mine.join(', ')} / ${theirs.join(', ')}`)
+    const isOwn = (some: string[], others: string[]) => some.some((x) => !others.includes(x))
+    if (isOwn(mine, theirs) && isOwn(theirs, mine)) out.push(`${mine.join(', ')} / ${theirs.join(', ')}`)
   }
   return out
 }
+
+const sameMarks = (a: TitleSignature, b: TitleSignature) =>
+  a.marks.length === b.marks.length && a.marks.every((mark) => b.marks.includes(mark))
+
+/** in which order they are shown */
+const rank = { same: 0, similar: 1, variant: 2 }

@@ -1,51 +1,30 @@
 import { findPackCount } from './pack-count'
+import { withoutSizes } from './sizes'
+import { asShade, isColour, spelled } from './spelling'
+import { forWords, letterSizes, markOf, withoutWords, withWords } from './telling-words'
 
-/** What a title says, taken apart: what must agree (sizes, colours, pack) and what may differ (words). */
+/** What a title says, taken apart: what must agree (sizes, colours, pack, marks) and what may differ (words). */
 export interface TitleSignature {
+  /** '!lid' for something, '+lid' with one, 'lid' where neither is said */
   words: string[]
-  /** figures with their unit, '600mm', '500g', '40x14cm'; '7#' has none */
+  /** figures with their unit, '600mm', '500g', '400x140mm'; '7#' has none */
   sizes: string[]
   colours: string[]
+  /** 'lid' where one is part of it, or what it is; '-lid' without one; 'instead', 'pro', 'rear', 'size l' */
+  marks: string[]
   pack: number
 }
 
 const noise = new Set(
-  'a an and the of for with in on to by from your our new brand genuine quality premium best great top free delivery shipping postage fast gift ideal perfect uk eu ireland irish sale offer hot rare lovely beautiful unique item product pack set pcs pieces piece lot x pk ct pair dozen twin count un und mit de la le'.split(
+  'a an and the of for with in on to by from your our new brand genuine quality premium best great top free delivery shipping postage fast gift ideal perfect uk eu ireland irish sale offer hot rare lovely beautiful unique item product pack set pcs pieces piece lot x pk ct pair dozen twin count un und mit de la le der die das den dem ein eine fur von zum zur aus im les une des du en et ou pour avec par el los las para con y o il lo gli i di del della da het een voor met van os um uma e com do na ze z dla or incl inkl included inclusive suitable color colour farbe style type model modell degree size'.split(
     ' ',
   ),
 )
-const colours = new Set(
-  'black white red green blue yellow orange purple pink brown grey olive sage terracotta natural clear cream navy teal copper silver gold anthracite turquoise rust mustard charcoal ochre'.split(
-    ' ',
-  ),
-)
-/** Whether a word, case folded, names a colour. */
-export const isColour = (w: string) => colours.has(w)
-
-const spelling: Record<string, string> = {
-  gray: 'grey',
-  transparent: 'clear',
-  colour: 'color',
-  grün: 'green',
-  litre: 'l',
-  litres: 'l',
-  liter: 'l',
-  inch: 'in',
-  inches: 'in',
-  grams: 'g',
-  gram: 'g',
-  cms: 'cm',
-}
-const unit = 'mm|cm|m|ml|cl|l|g|kg|oz|in|ft|w|v|litres|litre|liter|inches|inch|grams|gram|cms'
-
-const sidesOf = new RegExp(`(?<!\\d)(\\d{1,9}) ?[x×] ?(\\d{1,9})(?: ?[x×] ?(\\d{1,9}))? ?(${unit})(?!\\p{L})`, 'gu')
-const sizeOf = new RegExp(`(?<!\\d)(\\d{1,9}(?:[.,]\\d{1,9})?) ?(${unit})(?!\\p{L})`, 'gu')
-const figureAlone = /(?<![\p{L}\p{N}])(\d+)(?![\p{L}\p{N}])/gu
 
 /** Takes a title apart. Case, accents, order and shouting do not count. */
 export function titleSignature(title: string): TitleSignature {
-  const { words, sizes, colours, pack } = titleParts(title)
-  return { words: words.sort(), sizes: sizes.sort(), colours: colours.sort(), pack }
+  const { words, sizes, colours, marks, pack } = titleParts(title)
+  return { words: words.sort(), sizes: sizes.sort(), colours: colours.sort(), marks: marks.sort(), pack }
 }
 
 /**
@@ -57,79 +36,103 @@ export function titleParts(title: string, read: (token: string) => string | null
   const folded = foldedOf(title)
   const pack = findPackCount(folded)
   const { rest, sizes } = withoutSizes(pack ? folded.replace(pack.from.toLowerCase(), ' ') : folded)
-  const [words, named]: [string[], string[]] = [[], []]
-  for (const token of tokensOf(rest)) {
-    const word = read(token)
-    if (word === null) continue
-    const list = colours.has(word) ? named : words
-    if (!list.includes(word)) list.push(word)
-  }
-  return { words, sizes, colours: named, pack: pack?.count ?? 1 }
-}
-function tokensOf(text: string): readonly string[] {
-  return (isAscii.test(text) ? text.match(/[a-z0-9]+/g) : text.match(/[\p{L}\p{N}]+/gu)) ?? []
+  const said = new SaidWords(read)
+  for (const token of tokensOf(rest)) said.add(token)
+  return { words: said.words, sizes, colours: said.colours, marks: said.marks, pack: pack?.count ?? 1 }
 }
 
+/** Words of a title in their order: what stands behind a comma or 'with' comes with the good, and is not what it is. */
+class SaidWords {
+  readonly words: string[] = []
+  readonly colours: string[] = []
+  readonly marks: string[] = []
+  readonly #read: (token: string) => string | null
+  #role: '' | '+' | '-' = ''
+  #shade: string | null = null
+
+  constructor(read: (token: string) => string | null) {
+    this.#read = read
+  }
+
+  add(token: string): void {
+    if (isBreak.test(token)) this.#role = '+'
+    else if (withoutWords.has(token)) this.#role = '-'
+    else if (forWords.has(token)) this.#beginPurpose()
+    else if (withWords.has(token)) this.#role = '+'
+    else if (letterSizes.has(token)) once(this.marks, `size ${token}`)
+    else this.#addWord(token)
+  }
+
+  /** What was named before 'for' is the good, whatever it belongs to. */
+  #beginPurpose(): void {
+    this.words.forEach((word, at) => {
+      if (markOf(word)?.isAttached) this.words[at] = `!${word}`
+    })
+    this.#role = '+'
+  }
+
+  #addWord(token: string): void {
+    const word = this.#read(token)
+    if (word === null) return
+    if (isColour(word.slice(word.indexOf(' ') + 1))) {
+      once(this.colours, this.#shade === null ? word : `${this.#shade} ${word}`)
+      this.#shade = null
+      return
+    }
+    this.#shade = asShade(token)
+    const mark = markOf(word)
+    const isWithout = this.#role === '-'
+    if (mark || isWithout) once(this.marks, `${isWithout ? '-' : ''}${mark?.mark ?? word}`)
+    if (isWithout) this.#role = '+'
+    else once(this.words, mark?.isAttached && this.#role === '+' ? `+${word}` : word)
+  }
+}
+const isBreak = /^[,+&(/]$/
+
+function once(list: string[], text: string): void {
+  if (!list.includes(text)) list.push(text)
+}
+
+function tokensOf(text: string): readonly string[] {
+  return (isAscii.test(text) ? text.match(/[a-z0-9]+|[,+&(]/g) : text.match(/[\p{L}\p{N}]+|[,+&(]/gu)) ?? []
+}
+
+/** Case and accents off; what is one word in parts is put together ('usb-c', 'non stick'), and "men's" is men. */
 function foldedOf(title: string): string {
   // plain ASCII, as nearly all titles of some languages are, has no accents to be taken off
-  const plain = isAscii.test(title) ? title : title.normalize('NFD').replace(/\p{M}/gu, '')
-  return plain.toLowerCase()
+  const isPlain = isAscii.test(title)
+  const plain = (isPlain ? title : title.normalize('NFD').replace(/\p{M}/gu, '')).toLowerCase()
+  const whole = plain.replace(isPlain ? partedInAscii : parted, (pair) => pair.replace(/[- ]/, ''))
+  return /['’]/.test(whole)
+    ? whole.replace(/['’]s(?![\p{L}\p{N}])/gu, '').replace(/(?<![\p{L}\p{N}])[dlsn]['’]/gu, '')
+    : whole
 }
+const inTwo =
+  'power bank|sun shade|dash cam|night light|smart watch|note book|back pack|lunch box|tool box|tooth brush|ear phone|ear bud|head phone|touch screen|key ring|key board|bath room|wind screen|screw driver|flash light|hand bag|bird house|candle stick|table cloth|cook ware|work bench'
+const partedBy = [
+  '(?:non|anti|pre|self|semi|wi)[- ](?=[a-z])|cat[- ](?=\\d)|(?:usb|type)[- ](?=[abc](?![a-z\\d]))',
+  ...inTwo.split('|').map((pair) => pair.replace(' ', '[- ]')),
+].join('|')
+const partedInAscii = new RegExp(`\\b(?:${partedBy})`, 'g')
+const parted = new RegExp(`(?<![\\p{L}\\p{N}])(?:${partedBy})`, 'gu')
 // eslint-disable-next-line no-control-regex -- what is asked is whether there is anything beyond them
 const isAscii = /^[\x00-\x7f]*$/
 
-function withoutSizes(text: string): { rest: string; sizes: string[] } {
-  if (!digit.test(text)) return { rest: text, sizes: [] }
-  const sizes = new Set<string>()
-  let rest = text
-  const take = (re: RegExp, make: (m: string[]) => string) => {
-    rest = rest.replace(re, (...m: string[]) => {
-      sizes.add(make(m))
-      return ' '
-    })
-  }
-  if (severalSides.test(text)) take(sidesOf, (m) => `${[m[1], m[2], m[3]].filter(Boolean).join('x')}${asUnit(m[4])}`)
-  take(sizeOf, (m) => inBaseUnit(Number(m[1]?.replace(',', '.')), asUnit(m[2])))
-  // '7pockets' is '7 pockets'; a number after letters, or before one or two, is a name ('A4', '3d')
-  rest = rest.replace(countedWord, '$1 $2')
-  // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
-  if (digit.test(rest)) take(figureAlone, (m) => `${Number(m[1])}#`)
-  return { rest, sizes: [...sizes] }
-}
-const digit = /\d/
-const countedWord = /(?<![\p{L}\p{N}])(\d{1,3})(\p{L}{3,})/gu
-const severalSides = /\d ?[x×] ?\d/
-
 /** The word that a token stands for; null where it says nothing of the goods. */
 export function wordOfToken(token: string): string | null {
-  const word = singular(spelling[token] ?? token)
-  return noise.has(word) || (word.length === 1 && !/\d/.test(word)) ? null : word
-}
-
-const base: Record<string, [string, number]> = {
-  kg: ['g', 1000],
-  l: ['ml', 1000],
-  cl: ['ml', 10],
-  m: ['mm', 1000],
-  cm: ['mm', 10],
-}
-
-/** 1 kg and 1000 g are the same size. */
-function inBaseUnit(value: number, unit: string): string {
-  const [to, factor] = base[unit] ?? [unit, 1]
-  return `${Math.round(value * factor * 100) / 100}${to}`
-}
-
-function asUnit(text: string | undefined): string {
-  return spelling[text ?? ''] ?? text ?? ''
-}
-
-function singular(word: string): string {
-  if (word.length > 4 && word.endsWith('ies')) return `${word.slice(0, -3)}y`
-  return word.length > 3 && word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word
+  const word = spelled(token)
+  return noise.has(token) || noise.has(word) || (word.length === 1 && !/\d/.test(word)) ? null : word
 }
 
 /** One text for all titles that say the same. */
 export function signatureKey(s: TitleSignature): string {
-  return [s.words.join(' '), s.sizes.join(' '), s.colours.join(' '), s.pack].join('\u0001')
+  return [s.words.join(' '), figuresKey(s)].join('\u0001')
+}
+
+/** One text for all that must agree; '' where nothing is said. */
+export function figuresKey({ sizes, colours, marks, pack }: TitleSignature): string {
+  if (sizes.length + colours.length + marks.length === 0 && pack === 1) return ''
+  return [sizes, colours, pack, marks]
+    .map((part) => (typeof part === 'number' ? part : part.sort().join()))
+    .join('\u0001')
 }

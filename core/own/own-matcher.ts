@@ -2,9 +2,12 @@ import type { Catalog } from '../catalog'
 import {
   addTo,
   AlikeForms,
+  areSame,
+  FormDifference,
   FormNumbering,
+  leastShared,
+  likenessOf,
   saidOtherwise,
-  sameFrom,
   sameWordsOf,
   wordWeights,
   type TitleForms,
@@ -32,7 +35,7 @@ export interface OwnMatch {
 }
 
 /** From which likeness of words on something is likely the same; measured in docs/estimates.md. */
-export const likelyFrom = 0.6
+export const likelyFrom = 0.64
 
 /** Finds a listing by its key, as `ItemMaker.index()` does. */
 export interface KeyFinder {
@@ -47,6 +50,7 @@ export class OwnMatcher {
   /** own goods → the ways in which its title may be said */
   readonly #formsOfOwn: readonly number[][]
 
+  readonly #difference: FormDifference
   readonly #apart = new Map<number, TitleFigures>()
 
   constructor(own: readonly OwnGoods[], catalog: Catalog) {
@@ -60,6 +64,7 @@ export class OwnMatcher {
       return [form, ...saidOtherwise(forms.wordsOf(form), same).map((ids) => forms.formLike(form, ids))]
     })
     this.#forms = forms.finish(catalog.forms.formOf)
+    this.#difference = new FormDifference(this.#forms)
   }
 
   /**
@@ -117,10 +122,13 @@ export class OwnMatcher {
       for (const form of new Set(forms)) ownsOfForm.set(form, [...(ownsOfForm.get(form) ?? []), own])
     })
     const onPair = (theirs: number, mine: number) => {
-      const words = this.#likeness(theirs, mine)
+      const difference = this.#difference.of(theirs, mine)
+      const words = likenessOf(difference)
+      if (difference.clashes.length > 0 || words < likelyFrom) return
+      const isSame = areSame(difference)
       for (const row of rowsOfForm.get(theirs) ?? [])
         for (const own of ownsOfForm.get(mine) ?? []) {
-          const match = this.#judged(row, own, { theirs, mine, words })
+          const match = this.#judged(row, own, { theirs, mine, words, isSame })
           if (match) take(row, match)
         }
     }
@@ -143,7 +151,7 @@ export class OwnMatcher {
     // within groups that go together figures do not tell forms apart
     const anyFigures = { ...this.#forms, figuresOf: new Int32Array(this.#forms.figuresOf.length) }
     const search = new AlikeForms(anyFigures, wordWeights(this.#forms))
-    const options = { least: likelyFrom, worthwhile: (a: number, b: number) => a !== b, onPair }
+    const options = { least: leastShared, worthwhile: (a: number, b: number) => a !== b, onPair }
     for (const forms of groupedBy(mine, (form) => fitting.seen(this.#figures(codeOf(form)))).values()) {
       const wanted = this.#figures(codeOf(forms[0] as number))
       const others = fitting.find(wanted).flatMap((at) => theirsBy[at]?.[1] ?? [])
@@ -155,7 +163,7 @@ export class OwnMatcher {
   #judged(
     row: number,
     own: number,
-    { theirs, mine, words }: { theirs: number; mine: number; words: number },
+    { theirs, mine, words, isSame }: { theirs: number; mine: number; words: number; isSame: boolean },
   ): OwnMatch | null {
     const [x, y] = [this.#forms.figuresOf[theirs] as number, this.#forms.figuresOf[mine] as number]
     const [a, b] = [this.#figures(x), this.#figures(y)]
@@ -164,7 +172,7 @@ export class OwnMatcher {
     const { gtin } = this.#own[own] as OwnGoods
     const theirGtin = textIn(this.#catalog.listings, 'gtin', row)
     if (gtin !== null && theirGtin !== null && gtin !== theirGtin && isSamePack) return null
-    if (words < sameFrom || !statesAsMuch(a, b)) return { own, way: 'likely', words }
+    if (!isSame || !statesAsMuch(a, b)) return { own, way: 'likely', words }
     return { own, way: isSamePack ? 'words' : 'pack', words }
   }
 
@@ -173,21 +181,6 @@ export class OwnMatcher {
     const known = this.#apart.get(code) ?? titleFigures(this.#forms.figures[code] ?? '')
     this.#apart.set(code, known)
     return known
-  }
-
-  /** Weighted Jaccard of the words of two forms, both ascending. */
-  #likeness(first: number, second: number): number {
-    const { starts, wordIds, counts, figuresOf } = this.#forms
-    const weight = (id: number) => Math.log(1 + figuresOf.length / Math.max(1, counts[id] as number))
-    const wordsOf = (form: number) => wordIds.subarray(starts[form], starts[form + 1])
-    const theirs = new Set(wordsOf(second))
-    let [both, either] = [0, 0]
-    for (const id of wordsOf(first)) {
-      either += weight(id)
-      if (theirs.delete(id)) both += weight(id)
-    }
-    for (const id of theirs) either += weight(id)
-    return either === 0 ? 0 : both / either
   }
 }
 

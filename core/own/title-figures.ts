@@ -1,4 +1,4 @@
-/** What must agree of two titles, by sort: sizes by their unit, and colours. */
+/** What must agree of two titles, by sort: sizes by their unit, colours, and all marks as one. */
 export interface TitleFigures {
   /** unit, or 'colour' → what is stated of it */
   stated: ReadonlyMap<string, ReadonlySet<string>>
@@ -7,15 +7,16 @@ export interface TitleFigures {
 
 const unitOf = (size: string) => size.replace(/[\d.x]+/, '')
 
-/** @param said as the forms of titles have it: sizes, colours and pack, parted by a sign that none holds */
+/** @param said as the forms of titles have it: sizes, colours, pack and marks, parted by a sign that none holds */
 export function titleFigures(said: string): TitleFigures {
-  const [sizes = '', colours = '', pack = ''] = said.split('\u0001')
+  const [sizes = '', colours = '', pack = '', marks = ''] = said.split('\u0001')
   const stated = new Map<string, Set<string>>()
   const add = (sort: string, value: string) => {
     const known = stated.get(sort)
     if (known) known.add(value)
     else stated.set(sort, new Set([value]))
   }
+  add('marks', marks)
   for (const size of sizes.split(',')) if (size !== '') add(unitOf(size), size)
   for (const colour of colours.split(',')) if (colour !== '') add('colour', colour)
   return { stated, pack: pack === '' ? '1' : pack }

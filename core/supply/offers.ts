@@ -1,4 +1,4 @@
-import { findPackCount, sameFrom, TitleIndex, titleSignature, type Likeness, type TitleSignature } from '../goods'
+import { findPackCount, leastShared, TitleIndex, titleSignature, type Likeness, type TitleSignature } from '../goods'
 import { tiersFromText, type Tier } from '../notation'
 import type { Capture } from '../records'
 import { rowReader } from '../tables'
@@ -103,7 +103,7 @@ export class OfferFinder {
     }))
     const known = new Set(sure.map((m) => m.offer.key))
     const alike = this.#index
-      .find(signature, most, sameOnly ? sameFrom : undefined)
+      .find(signature, most, sameOnly ? leastShared : undefined)
       .flatMap(({ at, likeness }): OfferMatch[] => {
         const offer = this.#offers[at] as Offer
         if (known.has(offer.key)) return []

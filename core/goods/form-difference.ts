@@ -1,0 +1,83 @@
+import { differenceOf, isOneRoot, isSaidOtherwise, saysNoOther, tells, type Difference } from './difference'
+import type { TitleForms } from './title-forms'
+import { wordWeights } from './title-forms'
+
+/** more words than these are not only written otherwise */
+const mostOtherwise = 3
+const mostRemembered = 1_000_000
+
+/** Compares the words of forms, each word weighed by how few forms have it. */
+export class FormDifference {
+  readonly #forms: TitleForms
+  readonly #weights: Float64Array
+  readonly #weightOf: (word: string) => number
+  /** whether some words of one are others of another written otherwise: the same few are met over and over */
+  readonly #otherwise = new Map<string, boolean>()
+
+  /** which words mean something that other words mean too, or that must agree: 1 for those */
+  readonly #tells: Uint8Array
+
+  constructor(forms: TitleForms, weights = wordWeights(forms)) {
+    this.#forms = forms
+    this.#weights = weights
+    this.#tells = Uint8Array.from(forms.words, (word) => Number(tells(word)))
+    const numberOf = new Map(forms.words.map((word, id) => [word, id]))
+    this.#weightOf = (word) => weights[numberOf.get(word) as number] as number
+  }
+
+  of(a: number, b: number): Difference {
+    return differenceOf(this.#wordsOf(a), this.#wordsOf(b), this.#weightOf)
+  }
+
+  /** Whether two forms that share enough of their words name the same goods. */
+  areSame(a: number, b: number): boolean {
+    const { starts, wordIds } = this.#forms
+    let [i, j] = [starts[a] as number, starts[b] as number]
+    const [endOfA, endOfB] = [starts[a + 1] as number, starts[b + 1] as number]
+    const alone: [number[], number[]] = [[], []]
+    while (i < endOfA || j < endOfB) {
+      const x = i < endOfA ? (wordIds[i] as number) : Infinity
+      const y = j < endOfB ? (wordIds[j] as number) : Infinity
+      if (x < y) alone[0].push(x)
+      if (y < x) alone[1].push(y)
+      if (x <= y) i++
+      if (y <= x) j++
+      if (alone[0].length > mostOtherwise && alone[1].length > mostOtherwise) return false
+    }
+    return saysNoOther(this.#weightOfAll(alone[0]), this.#weightOfAll(alone[1])) || this.#isOtherwise(...alone)
+  }
+
+  #weightOfAll(ids: readonly number[]): number {
+    let weight = 0
+    for (const id of ids) weight += this.#weights[id] as number
+    return weight
+  }
+
+  /** The one that has more words. */
+  fuller(a: number, b: number): number {
+    const { starts } = this.#forms
+    const length = (form: number) => (starts[form + 1] as number) - (starts[form] as number)
+    return length(b) > length(a) ? b : a
+  }
+
+  #isOtherwise(a: number[], b: number[]): boolean {
+    const { words } = this.#forms
+    const [first, second] = [a[0] as number, b[0] as number]
+    // most pairs by far differ in one plain word on either side
+    const isPlain = a.length === 1 && b.length === 1 && !this.#tells[first] && !this.#tells[second]
+    if (isPlain) return isOneRoot(words[first] as string, words[second] as string)
+    const key = `${a.join()} ${b.join()}`
+    const known = this.#otherwise.get(key)
+    if (known !== undefined) return known
+    if (this.#otherwise.size > mostRemembered) this.#otherwise.clear()
+    const text = (ids: number[]) => ids.map((id) => words[id] as string)
+    const is = isSaidOtherwise(text(a), text(b))
+    this.#otherwise.set(key, is)
+    return is
+  }
+
+  #wordsOf(form: number): string[] {
+    const { starts, wordIds, words } = this.#forms
+    return Array.from(wordIds.subarray(starts[form], starts[form + 1]), (id) => words[id] as string)
+  }
+}

@@ -1,0 +1,37 @@
+import { withoutSizes } from './sizes'
+
+const sizes = (text: string) => withoutSizes(text).sizes
+
+// the inch, foot, yard and pound are exact by the international agreement of 1959; ounces and gallons follow from it (from memory)
+test.each([
+  ['60 cm', '0.6 m', '600mm'],
+  ['1,5 l', '1500 ml', '1500ml'],
+  ['1 kg', '1000 grams', '1000g'],
+  ['10 inch', '10"', '250mm'],
+  ['10 zoll', '25 cm', '250mm'],
+  ['5 ft', '1.5 m', '1500mm'],
+  ['1 yard', '91 cm', '910mm'],
+  ['16 oz', '450 g', '450g'],
+  ['2 lbs', '910 g', '910g'],
+  ['10 fl oz', '300 ml', '300ml'],
+  ['1 tb', '1000gb', '1000000mb'],
+  ['20 ah', '20000mah', '20000mah'],
+  ['2 kw', '2000 watt', '2000w'],
+  ['400 lumens', '400lm', '400lm'],
+])('%s is %s', (a, b, as) => {
+  expect(sizes(a)).toEqual([as])
+  expect(sizes(b)).toEqual([as])
+})
+
+test('sides in any order, each with its unit or all with one', () => {
+  expect(sizes('30 x 45 cm')).toEqual(['450x300mm'])
+  expect(sizes('45cm x 30cm')).toEqual(['450x300mm'])
+  expect(sizes('45×30×2,5 cm')).toEqual(['450x300x25mm'])
+  expect(sizes('tube 26 x 1.95')).toEqual(['26x1.95'])
+})
+
+test('figures without a unit stay figures; letters with figures are names', () => {
+  expect(withoutSizes('zone 7, 12pockets')).toEqual({ rest: 'zone  ,   pockets', sizes: ['7#', '12#'] })
+  expect(withoutSizes('a4 3d h7')).toEqual({ rest: 'a4 3d h7', sizes: [] })
+  expect(withoutSizes('no figures')).toEqual({ rest: 'no figures', sizes: [] })
+})

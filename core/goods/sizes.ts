@@ -1,0 +1,106 @@
+/** Units in which titles give sizes, each with what it is kept in; one entry a unit, its spellings together. */
+const units: Record<string, { forms: string; base: string; factor: number; isImperial?: boolean }> = {
+  mm: { forms: 'mm|millimet(?:er|re)s?', base: 'mm', factor: 1 },
+  cm: { forms: 'cms?|centimet(?:er|re)s?', base: 'mm', factor: 10 },
+  m: { forms: 'm|mtr?|met(?:er|re|ro|ri)s?', base: 'mm', factor: 1000 },
+  in: { forms: 'in|inch(?:es)?|zoll|pouces?|pulgadas?|pollici|"|”|″', base: 'mm', factor: 25.4, isImperial: true },
+  ft: { forms: 'ft|feet|foot', base: 'mm', factor: 304.8, isImperial: true },
+  yd: { forms: 'yds?|yards?', base: 'mm', factor: 914.4, isImperial: true },
+  ml: { forms: 'ml|millilit(?:er|re)s?', base: 'ml', factor: 1 },
+  cl: { forms: 'cl', base: 'ml', factor: 10 },
+  l: { forms: 'l|ltr|lit(?:er|re|ro|ri)s?', base: 'ml', factor: 1000 },
+  floz: { forms: 'fl\\.? ?oz', base: 'ml', factor: 29.57, isImperial: true },
+  gal: { forms: 'gal|gallons?', base: 'ml', factor: 3785, isImperial: true },
+  g: { forms: 'g|gr|grams?|gramm', base: 'g', factor: 1 },
+  kg: { forms: 'kgs?|kilos?|kilograms?', base: 'g', factor: 1000 },
+  oz: { forms: 'oz|ounces?', base: 'g', factor: 28.35, isImperial: true },
+  lb: { forms: 'lbs?|pounds?', base: 'g', factor: 453.6, isImperial: true },
+  w: { forms: 'w|watts?', base: 'w', factor: 1 },
+  kw: { forms: 'kw', base: 'w', factor: 1000 },
+  v: { forms: 'v|volts?', base: 'v', factor: 1 },
+  ah: { forms: 'ah', base: 'mah', factor: 1000 },
+  mah: { forms: 'mah', base: 'mah', factor: 1 },
+  mb: { forms: 'mb', base: 'mb', factor: 1 },
+  gb: { forms: 'gb', base: 'mb', factor: 1000 },
+  tb: { forms: 'tb', base: 'mb', factor: 1_000_000 },
+  hz: { forms: 'hz', base: 'hz', factor: 1 },
+  ghz: { forms: 'ghz', base: 'hz', factor: 1e9 },
+  lm: { forms: 'lm|lumens?', base: 'lm', factor: 1 },
+  psi: { forms: 'psi', base: 'psi', factor: 1 },
+  bar: { forms: 'bar', base: 'bar', factor: 1 },
+  gsm: { forms: 'gsm', base: 'gsm', factor: 1 },
+  k: { forms: 'kelvin', base: 'kelvin', factor: 1 },
+}
+const anyUnit = Object.values(units)
+  .map((u) => u.forms)
+  .sort((a, b) => b.length - a.length)
+  .join('|')
+const unitOf = new Map<string, (typeof units)[string] | null>()
+function asUnit(text: string): (typeof units)[string] | null {
+  const known = unitOf.get(text)
+  if (known !== undefined) return known
+  const unit = Object.values(units).find((u) => new RegExp(`^(?:${u.forms})$`).test(text)) ?? null
+  if (unitOf.size < 500) unitOf.set(text, unit)
+  return unit
+}
+
+const number = '\\d{1,9}(?:[.,]\\d{1,9})?'
+const behind = `(?:${anyUnit})(?![\\p{L}\\d])`
+const by = ' ?[x×*] ?'
+/** '40 x 14 cm', '40 cm x 14 cm', '26 x 1.95' with its unit behind */
+const sidesOf = new RegExp(
+  `(?<![\\d.,])(${number})(?: ?${behind})?${by}(${number})(?: ?${behind})?(?:${by}(${number}))? ?(${anyUnit})(?![\\p{L}\\d])`,
+  'gu',
+)
+const bareSidesOf = new RegExp(
+  `(?<![\\d.,\\p{L}])(${number})${by}(${number})(?:${by}(${number}))?(?![\\p{L}\\d])`,
+  'gu',
+)
+const sizeOf = new RegExp(`(?<![\\d.,])(${number}) ?(${anyUnit})(?![\\p{L}\\d])`, 'gu')
+const digit = /\d/
+const severalSides = /\d[^\dx×*]{0,7}[x×*] ?\d/
+const figureAlone = /(?<![\p{L}\p{N}])(\d+(?:[.,]\d+)?)(?![\p{L}\p{N}])/gu
+const countedWord = /(?<![\p{L}\p{N}])(\d{1,9})(\p{L}{3,})/gu
+
+/**
+ * Takes the figures out of a title: '600mm' for 60 cm, '400x140mm', the longest side first; '7#' for those without a unit.
+ *
+ * @param text case folded
+ */
+export function withoutSizes(text: string): { rest: string; sizes: string[] } {
+  if (!digit.test(text)) return { rest: text, sizes: [] }
+  const sizes = new Set<string>()
+  let rest = text
+  const take = (re: RegExp, make: (m: (string | undefined)[]) => string) => {
+    rest = rest.replace(re, (...m: string[]) => {
+      sizes.add(make(m))
+      return ' '
+    })
+  }
+  if (severalSides.test(text)) {
+    take(sidesOf, ([, a, b, c, unit]) => inOrder([a, b, c], unit))
+    take(bareSidesOf, ([, a, b, c]) => inOrder([a, b, c], undefined))
+  }
+  take(sizeOf, ([, value, unit]) => inOrder([value], unit))
+  // '7pockets' is '7 pockets'; a number after letters, or before one or two, is a name ('A4', '3d')
+  rest = rest.replace(countedWord, '$1 $2')
+  // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
+  if (digit.test(rest)) take(figureAlone, ([, value]) => `${toNumber(value)}#`)
+  return { rest, sizes: [...sizes] }
+}
+
+const toNumber = (text: string | undefined) => Number((text ?? '').replace(',', '.'))
+
+/** Sides from the longest on, in the base of their unit: 1 kg and 1000 g are the same size. */
+function inOrder(values: readonly (string | undefined)[], unitText: string | undefined): string {
+  const unit = unitText === undefined ? null : asUnit(unitText)
+  const sides = values.flatMap((v) => (v === undefined ? [] : [inBase(toNumber(v), unit)]))
+  return `${sides.sort((a, b) => b - a).join('x')}${unit?.base ?? (sides.length > 1 ? '' : '#')}`
+}
+
+/** Inches and ounces are turned round to two figures: what is 10 inches to one seller is 25 cm to the other. */
+function inBase(value: number, unit: (typeof units)[string] | null): number {
+  if (unit === null) return value
+  const exact = value * unit.factor
+  return unit.isImperial ? Number(exact.toPrecision(2)) : Math.round(exact * 100) / 100
+}

@@ -1,0 +1,60 @@
+import { titleForms } from './title-forms'
+import { TitleIndex } from './title-index'
+import { titleSignature } from './title-signature'
+
+const said = (title: string) => {
+  const { words, colours, marks } = titleSignature(title)
+  return { words, colours, marks }
+}
+
+test('what a title is, what comes with it, what it is for and what it is without', () => {
+  expect(said('Kettle with lid')).toEqual({ words: ['+lid', 'kettle'], colours: [], marks: ['lid'] })
+  expect(said('Lid for kettle')).toEqual({ words: ['!lid', 'kettle'], colours: [], marks: ['lid'] })
+  expect(said('Kettle without lid')).toEqual({ words: ['kettle'], colours: [], marks: ['-lid'] })
+  expect(said('Wasserkocher ohne Deckel')).toEqual({ words: ['wasserkocher'], colours: [], marks: ['-lid'] })
+  expect(said('Kettle, lid, whistle')).toEqual({ words: ['+lid', 'kettle', 'whistle'], colours: [], marks: ['lid'] })
+  expect(said('Replacement filter for jug').marks).toEqual(['filter', 'instead'])
+  expect(said('Case K7 Lite')).toEqual({ words: ['case', 'k7', 'lite'], colours: [], marks: ['cover', 'lite'] })
+  expect(said('Jacket size L').marks).toEqual(['size l'])
+  expect(said('Rear lamp').marks).toEqual(['rear'])
+})
+
+test('colours are told in all languages, with their shade', () => {
+  for (const name of ['grey', 'gray', 'grau', 'graue', 'gris', 'grigio', 'grijze', 'szary', 'cinza'])
+    expect([name, titleSignature(`cushion ${name}`).colours]).toEqual([name, ['grey']])
+  for (const name of ['light grey', 'hellgrau', 'lichtgrijs'])
+    expect([name, titleSignature(`cushion ${name}`).colours]).toEqual([name, ['light grey']])
+  expect(titleSignature('light cushion').words).toContain('light')
+})
+
+test('one spelling of a word, one word of two parts', () => {
+  const same = (a: string, b: string) => expect(said(a)).toEqual(said(b))
+  same('Organizer bags', 'organiser bag')
+  same('Non-stick pan', 'Nonstick pans')
+  same('Bicycle tires', 'bike tyre')
+  same("Men's padded gloves", 'Men padding glove')
+  same('USB-C cable', 'usb c cables')
+  same('Batteries power bank', 'battery powerbank')
+  expect(said('USB-C cable')).not.toEqual(said('USB-A cable'))
+  expect(said('cat litter').words).toEqual(['cat', 'litter'])
+  expect(said('cat 6 cable').words).toEqual(['cable', 'cat6'])
+})
+
+test('equal titles are of one form however little they say; others of few words are not', () => {
+  const { formOf } = titleForms(['Kettle', 'kettle ', 'Kettle 2 l', '12', '12', '', 'Jug'])
+  expect(formOf[0]).toBe(formOf[1])
+  expect(formOf[3]).toBe(formOf[4])
+  expect(new Set(formOf).size).toBe(5)
+  expect(formOf[5]).toBe(-1)
+})
+
+test('of two figures that clash one that agrees makes nothing good; marks must agree', () => {
+  const verdict = (a: string, b: string) =>
+    new TitleIndex([titleSignature(b)]).find(titleSignature(a), 1, 0)[0]?.likeness.verdict
+  expect(verdict('robin box 30 cm 5 kg', 'robin box 30 cm 5 kg')).toBe('same')
+  expect(verdict('robin box 30 cm 40 cm', 'robin box 30 cm 50 cm')).toBe('variant')
+  expect(verdict('robin box 30 cm 40 cm', 'robin box 30 cm')).toBe('same')
+  expect(verdict('robin box grey', 'robin box blue')).toBe('variant')
+  expect(verdict('robin box lid', 'robin box')).toBe('similar')
+  expect(verdict('robin box oak', 'robin box walnut')).toBe('similar')
+})
