@@ -102,6 +102,7 @@ function memberOf({ listing: l, series, unpublished }: KnownListing, end: number
     priceE4,
     deliveryE4,
     deliveredE4: priceE4 === null ? null : priceE4 + (deliveryE4 ?? 0),
+    isDeliveryKnown: deliveryE4 !== null,
     original: l.price === null || l.currency === null ? null : { priceE4: l.price, currency: l.currency },
     units: known?.units ?? unpublished?.units ?? null,
     grade: known?.grade ?? (unpublished ? 'estimated' : null),

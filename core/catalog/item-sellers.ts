@@ -1,5 +1,6 @@
 import { fromFeedback, type Estimate } from '../estimates'
 import { activityOf, type CompetingOffer } from '../room'
+import { comparable } from './asked-prices'
 import { toHome } from './home-amount'
 import type { Grade } from './grade'
 import type { Item } from './item'
@@ -45,7 +46,7 @@ export function itemSellers(
       market: l.market,
       store: l.store,
       deliveredE4: l.deliveredE4,
-      isDeliveryKnown: l.deliveryE4 !== null,
+      isDeliveryKnown: l.isDeliveryKnown,
       units: l.units,
       grade: l.grade,
       unpublished: l.unpublished,
@@ -94,12 +95,14 @@ function withProfit(
   const markets = [...new Set(sellers.map((s) => s.market))]
   const profits = new Map(
     markets.map((market) => {
-      const prices = sellers.flatMap((s) => (s.market === market && s.deliveredE4 !== null ? [s.deliveredE4] : []))
+      const { list } = comparable(sellers.filter((s) => s.market === market))
+      const prices = list.map((s) => s.deliveredE4 as number)
       return [market, new Map(profitAt(item, market, prices, known).map((p, i) => [prices[i] as number, p]))]
     }),
   )
+  const compared = new Set(markets.flatMap((m) => comparable(sellers.filter((s) => s.market === m)).list))
   return sellers.map((s) => ({
     ...s,
-    myProfitE4: s.deliveredE4 === null ? null : (profits.get(s.market)?.get(s.deliveredE4) ?? null),
+    myProfitE4: compared.has(s) ? (profits.get(s.market)?.get(s.deliveredE4 as number) ?? null) : null,
   }))
 }

@@ -20,6 +20,7 @@ export interface MemberListing {
   deliveryE4: number | null
   /** price and delivery; where delivery is not stated, the price alone */
   deliveredE4: number | null
+  isDeliveryKnown: boolean
   /** as the market states it */
   original: { priceE4: number; currency: string } | null
   units: number | null
@@ -40,6 +41,8 @@ export interface MemberListing {
 export interface MarketProfit {
   market: string
   lowestE4: number
+  /** delivery is in the lowest price; else nobody there states it, and it is the price alone */
+  isDelivered: boolean
   profitE4: number | null
   margin: number | null
   /** no fees of the market are entered: the profit is with those of common practice */

@@ -1,3 +1,4 @@
+import { comparable } from './asked-prices'
 import { checkInputs, workOut, type CostInputs } from '../margin'
 import type { OfferMatch } from '../supply'
 import { worthOf } from '../verdict'
@@ -24,14 +25,16 @@ export function priceItem(
   const inputsFor = costing({ key: item.key, kind: item.kind, pack }, { rules, corrections, shared })
   const chosen = chooseOffer(item, corrections, inputsFor)
   const profits = item.markets.flatMap((market): MarketProfit[] => {
-    const lowestE4 = lowestOn(item, market)
-    if (lowestE4 === null) return []
+    const lowest = lowestAskedOn(item, market)
+    if (lowest === null) return []
+    const { lowestE4, isDelivered } = lowest
     const inputs = inputsFor(market, chosen.offer, chosen.pack)
     const { profitE4, netRevenueE4 } = workOut(inputs, lowestE4, true)
     return [
       {
         market,
         lowestE4,
+        isDelivered,
         profitE4,
         margin: profitE4 === null || netRevenueE4 <= 0 ? null : profitE4 / netRevenueE4,
         feesAssumed: areFeesAssumed(rules, market),
@@ -55,13 +58,14 @@ export function priceItem(
   return { ...priced, worth: worthOf(measuresOf(priced), rules.worth) }
 }
 
-/** The lowest delivered price on a market; null where no listing there has a price. */
-export function lowestOn(item: Item, market: string): number | null {
-  const prices = item.listings.flatMap((l) =>
-    l.market === market && l.deliveredE4 !== null && l.deliveredE4 > 0 ? [l.deliveredE4] : [],
-  )
-  return prices.length ? Math.min(...prices) : null
+/** The lowest delivered price on a market, or the lowest price where nobody there states delivery; null where no listing there has a price. */
+export function lowestAskedOn(item: Item, market: string): { lowestE4: number; isDelivered: boolean } | null {
+  const { list, isDelivered } = comparable(item.listings.filter((l) => l.market === market))
+  return list.length === 0 ? null : { lowestE4: Math.min(...list.map((l) => l.deliveredE4 as number)), isDelivered }
 }
+
+/** The same as a price alone, E4 of the home currency. */
+export const lowestOn = (item: Item, market: string): number | null => lowestAskedOn(item, market)?.lowestE4 ?? null
 
 /** What Worth looks at. */
 function measuresOf(item: Item): Record<string, number | null> {

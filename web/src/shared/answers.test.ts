@@ -81,13 +81,20 @@ test('what is not known is said to be not known, never nought', () => {
 })
 
 test('a loss, a restriction and sellers below break-even are named as such', () => {
-  const best = { market: 'M', lowestE4: 10_000, profitE4: -2500, margin: -0.25, feesAssumed: false }
+  const best = { market: 'M', isDelivered: true, lowestE4: 10_000, profitE4: -2500, margin: -0.25, feesAssumed: false }
   expect(whatDoIMake({ ...item, best }, 'EUR')).toBe(
     '−0.25 (−25 %) at the lowest competing price, € 1.00 delivered on M.',
   )
-  const seller = { deliveredE4: 5000, myProfitE4: -1, activity: 'inactive' as const }
+  const seller = { deliveredE4: 5000, isDeliveryKnown: true, myProfitE4: -1, activity: 'inactive' as const }
   expect(whoSellsIt([seller, { ...seller, activity: 'selling', myProfitE4: 2 }] as never, 'EUR')).toBe(
     '2 offers, from € 0.50 delivered. Of 2 whose feedback is known, 1 had none in 30 days: not really selling. 1 sells below my break-even: not to be copied.',
+  )
+  // a price without its delivery is not taken for one delivered free
+  const silent = { ...seller, deliveredE4: 4000, isDeliveryKnown: false }
+  expect(whoSellsIt([silent, seller] as never, 'EUR')).toMatch(/^2 offers, from € 0.50 delivered/)
+  expect(whoSellsIt([silent] as never, 'EUR')).toMatch(/^1 offer, from € 0.40, delivery not stated/)
+  expect(whatDoIMake({ ...item, best: { ...best, isDelivered: false } }, 'EUR')).toBe(
+    '−0.25 (−25 %) at the lowest competing price, € 1.00 on M, delivery not stated.',
   )
   const because = [{ what: 'Wren', market: 'M', status: 'needs approval' as const, note: null, checked: 20_604 }]
   expect(mayIListIt({ status: 'needs approval', because })).toBe('Only with approval: M, “Wren”, checked 31 May 2026.')

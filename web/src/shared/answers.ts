@@ -1,4 +1,4 @@
-import type { Item, ItemSeller, UnpublishedUnits } from '@sickle/core/catalog'
+import { comparable, type Item, type ItemSeller, type UnpublishedUnits } from '@sickle/core/catalog'
 import type { MayList } from '@sickle/core/clear'
 import {
   isSeason,
@@ -165,17 +165,18 @@ export function canIGetIt(item: Item, home: string): string {
 export function whatDoIMake(item: Item, home: string): string {
   if (!item.best)
     return item.profits.length === 0 ? 'Not known: no competing price is known.' : 'Not known: a cost is missing.'
-  const { market, lowestE4, profitE4, margin, feesAssumed } = item.best
+  const { market, lowestE4, isDelivered, profitE4, margin, feesAssumed } = item.best
   const fees = feesAssumed ? ` Fees of ${market} are assumed ○: ${assumedFeesWords}.` : ''
-  return `${signed(profitE4, home)} (${percent(margin)}) at the lowest competing price, ${money(lowestE4, home)} delivered on ${market}.${fees}`
+  return `${signed(profitE4, home)} (${percent(margin)}) at the lowest competing price, ${money(lowestE4, home)} ${isDelivered ? `delivered on ${market}` : `on ${market}, delivery not stated`}.${fees}`
 }
 
 export function whatDoesItSellFor(spread: PriceSpread | null, item: Item, home: string): string {
   if (!spread) return 'Not known: no listing has a price.'
+  const way = comparable(item.listings).isDelivered ? ' delivered' : ', delivery not stated,'
   const asked =
     spread.lowE4 === spread.highE4
-      ? `All ask ${money(spread.lowE4, home)} delivered`
-      : `Asked: ${money(spread.quartersE4[1], home)} delivered in the middle, the middle half ${money(spread.quartersE4[0], home)} to ${money(spread.quartersE4[2], home)}, of ${plural(spread.of, 'listing')}`
+      ? `All ask ${money(spread.lowE4, home)}${way}`
+      : `Asked: ${money(spread.quartersE4[1], home)}${way} in the middle, the middle half ${money(spread.quartersE4[0], home)} to ${money(spread.quartersE4[2], home)}, of ${plural(spread.of, 'listing')}`
   const sold =
     spread.soldE4 === null
       ? 'nothing sold in 30 days'
@@ -208,7 +209,7 @@ export function whenInTheMonth(parts: readonly Pull[] | null): string {
 }
 
 export function whoSellsIt(sellers: readonly ItemSeller[], home: string): string {
-  const priced = sellers.filter((s) => s.deliveredE4 !== null)
+  const { list: priced, isDelivered } = comparable(sellers)
   if (priced.length === 0) return 'Nobody is known to offer it at a price.'
   const idle = sellers.filter((s) => s.activity === 'inactive' || s.activity === 'quiet').length
   const known = sellers.filter((s) => s.activity !== null).length
@@ -221,7 +222,9 @@ export function whoSellsIt(sellers: readonly ItemSeller[], home: string): string
         : ` Of ${count(known)} whose feedback is known, ${count(idle)} had none in 30 days: not really selling.`
   const low =
     under === 0 ? '' : ` ${count(under)} ${under === 1 ? 'sells' : 'sell'} below my break-even: not to be copied.`
-  return `${plural(sellers.length, 'offer')}, from ${money(priced[0]?.deliveredE4, home)} delivered.${quiet}${low}`
+  const least = money(Math.min(...priced.map((s) => s.deliveredE4 as number)), home)
+  const way = isDelivered ? ' delivered' : ', delivery not stated'
+  return `${plural(sellers.length, 'offer')}, from ${least}${way}.${quiet}${low}`
 }
 
 export function whatIsPosted(posted: Posted | null): string {

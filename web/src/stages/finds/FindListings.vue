@@ -15,8 +15,8 @@ defineProps<{ item: Item; home: string }>()
       <span class="title" :title="l.title">{{ l.title }} <ListingLink :address="l.url" :title="l.title" /></span>
       <span class="quiet">{{ l.market }}{{ l.store ? `, ${l.store}` : '' }}</span>
       <span class="num"
-        >{{ currencySign(home) }} {{ amount(l.deliveredE4, home) }} delivered<template
-          v-if="item.pack > 1 && l.priceE4 !== null"
+        >{{ currencySign(home) }} {{ amount(l.deliveredE4, home) }} {{ l.isDeliveryKnown ? 'delivered' : 'and delivery'
+        }}<template v-if="item.pack > 1 && l.priceE4 !== null"
           >, {{ amount(l.priceE4 / item.pack, home) }} a piece</template
         ></span
       >

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
-import type { Item } from '@sickle/core/catalog'
+import { comparable, type Item } from '@sickle/core/catalog'
 import { priceSpread } from '@sickle/core/room'
 import { useServices } from '@/services/services'
 import { howPriceTells, whatDoesItSellFor } from '@/shared/answers'
@@ -18,9 +18,8 @@ const response = useLatest([() => item], () => services.engine.call('response', 
 const box = useTemplateRef('box')
 const { width } = useElementSize(box)
 const height = 66
-const prices = computed(() =>
-  item.listings.flatMap((l) => (l.deliveredE4 === null ? [] : [{ priceE4: l.deliveredE4, units: l.units }])),
-)
+const compared = computed(() => comparable(item.listings))
+const prices = computed(() => compared.value.list.map((l) => ({ priceE4: l.deliveredE4 as number, units: l.units })))
 const spread = computed(() => priceSpread(prices.value))
 const shape = computed(() => priceBars(prices.value, Math.max(80, width.value || 300), height))
 const rows = computed(() =>

@@ -1,5 +1,5 @@
 import { computed, toRaw, type Ref } from 'vue'
-import { costOf, lowestOn, type Item } from '@sickle/core/catalog'
+import { comparable, costOf, lowestOn, type Item } from '@sickle/core/catalog'
 import { ruledPrice } from '@sickle/core/launch'
 import {
   advertisingRoom,
@@ -72,9 +72,8 @@ export function useCosting(item: Ref<Item | null>, market: Ref<string>) {
 
 /** Competing offers on a market at their delivered price, and what I would make there, cheapest first. */
 function rungsOf(item: Item, market: string, inputs: CostInputs): Rung[] {
-  return item.listings
-    .filter((l) => l.market === market && l.deliveredE4 !== null)
-    .map((l) => ({
+  return comparable(item.listings.filter((l) => l.market === market))
+    .list.map((l) => ({
       id: l.key,
       label: l.store ?? l.id,
       priceE4: l.deliveredE4 as number,
