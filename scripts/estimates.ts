@@ -166,14 +166,17 @@ function seenUnits(l: StandinListing): number {
 function byRank(world: World): Trial[] {
   return ['Marrowgate', 'Gavelhop'].flatMap((market) => {
     const ranks = ranksOf(world, market)
-    const list = world.listings.filter((l) => l.store.market.name === market && trueUnits(l, 30) >= 5)
+    const list = world.listings.filter((l) => l.store.market.name === market)
     const step = Math.floor(list.length / 40)
     const pair = (l: StandinListing) => ({ rank: ranks.get(l.id) ?? 1, units: trueUnits(l, 30) })
     return Array.from({ length: 10 }, (_, draw) => {
       const isOwn = (i: number) => i % step === draw
       const curve = rankCurve(list.filter((_, i) => isOwn(i)).map(pair))
       const others = curve ? list.filter((_, i) => !isOwn(i)) : []
-      return others.map((l) => ({ estimate: fromRank(pair(l).rank, curve as RankCurve), truth: pair(l).units }))
+      return others.flatMap((l) => {
+        const estimate = fromRank(pair(l).rank, curve as RankCurve)
+        return estimate ? [{ estimate, truth: pair(l).units }] : []
+      })
     }).flat()
   })
 }

@@ -206,17 +206,17 @@ describe('costing an item', () => {
 test('units that nobody publishes: from the rise of reviews, falls of stock and rank, and never into the share that sold', async () => {
   const hidden = { units: null, reviews: 40, stock: 90, rank: 30 }
   const ranked = [1, 2, 4, 8, 16, 32, 64, 128].map((rank, i) =>
-    listing(`r${i}`, { title: `Copper trowel no ${i}`, rank, units: 512 / rank }),
+    listing(`r${i}`, { title: `Copper trowel no ${i}`, rank, units: 5120 / rank }),
   )
   const early = [listing('1', { ...hidden, reviews: 31, stock: 100 }), ...ranked]
   const late = [listing('1', hidden), listing('2', { units: 6 }), ...ranked]
   const { items } = await build([capture('a', 'listings', early, 20590), capture('b', 'listings', late, 20604)])
   const item = items.find((i) => i.listings.some((l) => l.id === '1'))
   const found = item?.listings.find((l) => l.id === '1')?.unpublished
-  // by hand: (9 + 0.5) / 0.18 reviews' worth of sales in 14 days; 10 off the stock (and half of one) in 14; 512 / 30 by the line
+  // by hand: (9 + 0.5) / 0.18 reviews' worth of sales in 14 days; 10 off the stock (and half of one) in 14; 5120 / 30 by the line
   expect(found?.by.reviews?.units).toBeCloseTo((9.5 / 0.18) * (30 / 14), 9)
   expect(found?.by.stock?.units).toBeCloseTo(10.5 * (30 / 14), 9)
-  expect(found?.by.rank?.units).toBeCloseTo(512 / 30, 6)
+  expect(found?.by.rank?.units).toBeCloseTo(5120 / 30, 6)
   expect(found?.low).toBeLessThan(found?.units ?? 0)
   expect(item).toMatchObject({ unitsKnown: 1, unitsPerListing: 6, unitsGrade: 'estimated' })
   expect(item?.units).toBeCloseTo(6 + (found?.units ?? NaN), 9)

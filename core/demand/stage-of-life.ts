@@ -1,5 +1,4 @@
 import { allWeeks, changeOf } from './course'
-import { isFlash } from './flash'
 import type { Growth } from './growth'
 import { scatteredOver } from './own-scatter'
 import { indexOn, withoutSeason, type SeasonIndex } from './season-index'
@@ -7,9 +6,8 @@ import { isSeason, seasonOf } from './season'
 import { sameListings, togetherOf } from './same-listings'
 import { addSeries, lastDayOf, sumWindow, type UnitSeries } from './series'
 import { stageRules, type StageRules } from './stage-rules'
+import { judgeStage, type Stage } from './judge-stage'
 import { trendOf } from './trend'
-
-export type Stage = 'Sprouting' | 'Ripening' | 'Ripe' | 'Fading' | 'Flash' | 'Seasonal' | 'Unclear'
 
 export interface StageOfLife {
   stage: Stage
@@ -86,7 +84,7 @@ export function stageOfLife(
     isScatterKnown: scattered.isKnown,
     isSeasonal: yearly !== null && isSeason(yearly, rules.seasonStrength),
   }
-  return { stage: decide({ series, rules, end }, facts, judgedBy), ...facts }
+  return { stage: judgeStage({ series, rules, end }, facts, judgedBy), ...facts }
 }
 
 function levelChangeOf(series: UnitSeries, weeks: Float64Array): number | null {
@@ -102,74 +100,8 @@ function withoutDrift({ ratio, low, high }: Growth, usual: number): Growth {
   return { ratio: scaled(ratio), low: scaled(low), high: scaled(high) }
 }
 
-interface JudgedBy {
-  growth: Growth
-  level: Growth | null
-  isSeasonal: boolean
-  isScatterKnown: boolean
-}
-
-interface Judged {
-  series: UnitSeries
-  rules: StageRules
-  end: number
-}
-
-function decide(
-  { series, rules, end }: Judged,
-  facts: Omit<StageOfLife, 'stage'>,
-  { growth, level, isSeasonal, isScatterKnown }: JudgedBy,
-): Stage {
-  const { p, slopePerWeek } = facts
-  if (facts.observedDays < rules.minDays || facts.units90 < rules.minUnits) return 'Unclear'
-  if (facts.units90 >= rules.flashUnits && isFlash(series, rules, end, facts.units90)) return 'Flash'
-  if (isSeasonal) return 'Seasonal'
-  const trends = (way: 1 | -1) => isTrend(way, facts, growth, rules)
-  const up = moves(1, growth, level, rules)
-  // what is young has no growth yet: its trend is enough
-  const isYoung = end - firstSale(series) < rules.youngDays
-  if (isYoung && (up || (isLikely(p, rules.p) && (slopePerWeek ?? 0) > 0))) return 'Sprouting'
-  if (up || trends(1)) return 'Ripening'
-  if (moves(-1, growth, level, rules) || trends(-1)) return 'Fading'
-  // where swings are not known nothing is known to be steady
-  return isScatterKnown && isSteady(growth, level, isLikely(p, rules.p), rules) ? 'Ripe' : 'Unclear'
-}
-
-/** Do the last four weeks surely lie above (1) or below (−1) the half year before, and not against the four weeks before? */
-function moves(way: 1 | -1, growth: Growth, level: Growth | null, rules: StageRules): boolean {
-  const bound = ({ low, high }: Growth) => (way > 0 ? (low ?? -1) > 0 : high !== null && high < 0)
-  return growth.ratio !== null && growth.ratio * way >= rules.growth && bound(level ?? growth)
-}
-
-const isLikely = (p: number | null, bound: number) => p !== null && p < bound
-
-/** A trend counts where the last weeks bear it out; a very sure one, where they do not surely say otherwise. */
-function isTrend(
-  way: 1 | -1,
-  { p, slopePerWeek }: Pick<StageOfLife, 'p' | 'slopePerWeek'>,
-  { ratio, low, high }: Growth,
-  rules: StageRules,
-): boolean {
-  if (!isLikely(p, rules.p) || (slopePerWeek ?? 0) * way <= 0) return false
-  if (ratio !== null && ratio * way >= rules.growth) return true
-  const bound = way > 0 ? high : low
-  return isLikely(p, rules.surely) && bound !== null && bound * way >= rules.growth
-}
-
-/** Nothing surely moved, and the interval is narrow enough to say so. */
-function isSteady({ low, high }: Growth, level: Growth | null, trending: boolean, rules: StageRules): boolean {
-  if (trending || low === null || high === null || low > 0 || high < 0) return false
-  if (level && ((level.low ?? 0) > 0 || (level.high !== null && level.high < 0))) return false
-  return 1 + high <= rules.steadyWithin * (1 + low)
-}
-
 function stepsKnown(values: Float64Array): number {
   let n = 0
   for (let i = 0; i < values.length; i++) if (values[i] === values[i]) n++
   return n
-}
-
-function firstSale(series: UnitSeries): number {
-  const at = series.values.findIndex((v) => v > 0)
-  return at < 0 ? series.start : series.start + at * series.stepDays
 }

@@ -12,7 +12,9 @@ import {
   runRate,
   storeSales,
   z80,
+  type Estimate,
 } from '.'
+import { logistic } from './logistic'
 import { heldShare } from './judged-rates'
 
 /** Made by scripts/fixtures/estimates.py with statsmodels. */
@@ -25,23 +27,64 @@ const s = JSON.parse(readFileSync(new URL('./fixtures/statsmodels.json', import.
 }
 
 test('the rank line and its 80 % prediction interval are those of statsmodels’ OLS', () => {
-  const curve = rankCurve(s.pairs)
+  // a hundred times as many of all, so that none is too few: the line lies ln 100 higher
+  const pairs = s.pairs.map(({ rank, units }) => ({ rank, units: 100 * units }))
+  const curve = rankCurve(pairs)
   if (!curve) throw new Error('no line')
-  expect(curve.intercept).toBeCloseTo(s.intercept, 9)
+  expect(curve.selling).toBeNull()
+  expect(curve.intercept).toBeCloseTo(s.intercept + Math.log(100), 9)
   expect(curve.slope).toBeCloseTo(s.slope, 9)
   expect(curve.residualSd).toBeCloseTo(s.residualSd, 9)
   for (const { rank, units, low, high } of s.asked) {
-    const found = fromRank(rank, curve)
+    const found = fromRank(rank, curve) as Estimate
     for (const [ours, theirs] of [
       [found.units, units],
       [found.low, low],
       [found.high, high],
     ] as const)
-      expect(ours / theirs).toBeCloseTo(1, 6)
+      expect(ours / theirs / 100).toBeCloseTo(1, 6)
   }
-  expect(rankCurve(s.pairs.slice(0, 7))).toBeNull()
-  expect(rankCurve(s.pairs.map((p) => ({ ...p, rank: 5 })))).toBeNull()
-  expect(rankCurve(s.pairs.map((p, i) => (i < 4 ? { ...p, units: 0 } : p)))).toBeNull()
+  expect(rankCurve(pairs.slice(0, 7))).toBeNull()
+  expect(rankCurve(pairs.map((p) => ({ ...p, rank: 5 })))).toBeNull()
+  // fewer than eight that sell well are no line either
+  expect(rankCurve(pairs.map((p, i) => (i < pairs.length - 7 ? { ...p, units: 0 } : p)))).toBeNull()
+  // where lower ranks sell less, the rank is not by sales
+  expect(rankCurve(pairs.map((p) => ({ ...p, rank: 10_000 / p.rank })))).toBeNull()
+})
+
+/** Made by scripts/fixtures/ranks.R. */
+const r = JSON.parse(readFileSync(new URL('./fixtures/r-ranks.json', import.meta.url), 'utf8')) as {
+  pairs: { rank: number; units: number }[]
+  smear: number
+  intercept: number
+  slope: number
+  asked: { rank: number; sells: number; mean: number; low: number; units: number; high: number }[]
+}
+
+test('listings that sell little count: the way back from logs is Duan’s, the chance to sell well is R’s glm', () => {
+  const curve = rankCurve(r.pairs)
+  if (!curve) throw new Error('no line')
+  expect(curve.smear).toBeCloseTo(r.smear, 9)
+  expect(curve.selling?.intercept).toBeCloseTo(r.intercept, 7)
+  expect(curve.selling?.slope).toBeCloseTo(r.slope, 7)
+  for (const { rank, mean, low, units, high } of r.asked) {
+    const found = fromRank(rank, curve) as Estimate
+    expect(found.mean / mean).toBeCloseTo(1, 7)
+    expect(found.low).toBeCloseTo(low, 5)
+    expect(found.units / units).toBeCloseTo(1, 6)
+    expect(found.high / high).toBeCloseTo(1, 6)
+  }
+  // where most sell next to nothing there is no typical figure
+  expect(fromRank(10_000, curve)).toBeNull()
+  expect(logistic([1, 2, 3, 4], [true, true, false, false])).toBeNull()
+  // ranks that part those that sell from those that do not: between the last and the first
+  const sold = Array.from({ length: 9 }, (_, i) => ({ rank: i + 1, units: 90 - 9 * i }))
+  const parted = rankCurve([...sold, { rank: 36, units: 0 }, { rank: 50, units: 0 }])
+  if (!parted) throw new Error('no line')
+  expect(fromRank(17, parted)).not.toBeNull()
+  expect(fromRank(19, parted)).toBeNull()
+  // the other way round it is no rank by sales
+  expect(rankCurve([...sold.map((p) => ({ ...p, rank: p.rank + 60 })), { rank: 36, units: 0 }])).toBeNull()
 })
 
 test('feedback: twice what was left at a rate of a half; less is surer of more; none still allows for a few', () => {

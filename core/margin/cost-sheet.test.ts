@@ -163,6 +163,31 @@ test('an unknown cost leaves the profit unknown, never zero', () => {
   expect(solvePrice({ ...general, tiers: null }, { profitE4: 0 })).toEqual({ lowestE4: null, ranges: [] })
 })
 
+test('what is laid out before a sale: goods, tax that comes back later, packing, storage, advertising and the fee of listing', () => {
+  const sheet = costSheet(
+    {
+      ...general,
+      importTaxRecoverable: true,
+      storagePerMonthE4: e4('0.20'),
+      storageMonths: 2,
+      advertisingE4: e4('1.10'),
+      fees: [...general.fees, fee({ id: 'list', kind: 'listing', fixedE4: e4('0.35') })],
+    },
+    e4('14.99'),
+  )
+  // goods 4.00, delivery 0.60, duty 0.14; import tax 23 % of 4.738 is 1.09
+  expect(sheet.landedE4).toBe(e4('4.74'))
+  expect(sheet.outlayE4).toBe(e4('4.74') + e4('1.09') + e4('0.30') + e4('0.40') + e4('1.10') + e4('0.35'))
+})
+
+test('what comes back of a return is not known where the goods are not, unless nothing is', () => {
+  const unknown: CostInputs = { ...general, tiers: null }
+  expect(lines(unknown, '14.99').returns).toBeNaN()
+  expect(lines({ ...unknown, returnRatio: 0 }, '14.99').returns ?? 0).toBe(0)
+  // 3 % of (14.99 − 2.80 + 2.40 − 0.8 × 2.33)
+  expect(lines({ ...unknown, recoveredRatio: 0 }, '14.99').returns).toBe(-0.38)
+})
+
 test('a sheet always adds up, line by line, in whole minor units', () => {
   fc.assert(
     fc.property(
@@ -236,6 +261,8 @@ test('every number that is an input is tried a tenth up and down', () => {
 })
 
 test('inputs that make no sense are refused by name', () => {
+  expect(() => costSheet({ ...general, discountRatio: 1 }, e4('10'))).toThrow('discount')
+  expect(() => costSheet({ ...general, discountRatio: 0.999 }, e4('10'))).not.toThrow()
   expect(() => costSheet({ ...general, returnRatio: -0.1 }, e4('9'))).toThrow(
     expect.objectContaining({ code: 'input-invalid', details: { name: 'returnRatio', want: '0 or more', got: -0.1 } }),
   )

@@ -1,0 +1,151 @@
+import { isFlash } from './flash'
+import type { Growth } from './growth'
+import { judgeStage, type Facts, type JudgedBy } from './judge-stage'
+import type { UnitSeries } from './series'
+import { stageRules as rules } from './stage-rules'
+
+const end = 20_200
+const daily = (values: ArrayLike<number>): UnitSeries => ({
+  start: end - values.length + 1,
+  stepDays: 1,
+  values: Float64Array.from(values),
+})
+const days = (n: number, of: (day: number) => number) => daily(Array.from({ length: n }, (_, i) => of(i)))
+const old = days(180, () => 1)
+
+const even: Growth = { ratio: 0, low: -0.2, high: 0.25 }
+const plain: Facts = { slopePerWeek: 0, p: 0.5, observedDays: 180, units90: 90 }
+const steady: JudgedBy = { growth: even, level: even, isSeasonal: false, isScatterKnown: true }
+const stage = (facts: Partial<Facts>, by: Partial<JudgedBy> = {}, series = old) =>
+  judgeStage({ series, rules, end }, { ...plain, ...facts }, { ...steady, ...by })
+
+test('too few days or units say nothing, the bounds themselves are enough', () => {
+  expect(stage({})).toBe('Ripe')
+  expect(stage({ observedDays: rules.minDays })).toBe('Ripe')
+  expect(stage({ observedDays: rules.minDays - 1 })).toBe('Unclear')
+  expect(stage({ units90: rules.minUnits })).toBe('Ripe')
+  expect(stage({ units90: rules.minUnits - 1 })).toBe('Unclear')
+  // few of either are enough to say nothing
+  expect(stage({ observedDays: 1, units90: 500 }, { isSeasonal: true })).toBe('Unclear')
+  expect(stage({ observedDays: 500, units90: 1 }, { isSeasonal: true })).toBe('Unclear')
+  expect(stage({}, { isSeasonal: true })).toBe('Seasonal')
+})
+
+test('what moved by a tenth and more, and surely stands above or below half a year, moves', () => {
+  const grew = (ratio: number, low: number, high: number): Growth => ({ ratio, low, high })
+  const up = { growth: grew(0.1, -0.1, 0.4), level: grew(0.3, 0.01, 0.7) }
+  expect(stage({}, up)).toBe('Ripening')
+  expect(stage({}, { ...up, growth: grew(0.09, -0.1, 0.4) })).not.toBe('Ripening')
+  expect(stage({}, { ...up, level: grew(0.3, 0, 0.7) })).toBe('Ripe')
+  const down = { growth: grew(-0.1, -0.4, 0.1), level: grew(-0.3, -0.7, -0.01) }
+  expect(stage({}, down)).toBe('Fading')
+  expect(stage({}, { ...down, growth: grew(-0.09, -0.4, 0.1) })).not.toBe('Fading')
+  expect(stage({}, { ...down, level: grew(-0.3, -0.7, 0) })).toBe('Ripe')
+  expect(stage({}, { ...down, level: grew(-0.3, -0.7, 0), growth: { ratio: -0.5, low: null, high: null } })).toBe(
+    'Unclear',
+  )
+  // without a half year growth itself must be sure; an end that is not known is none
+  expect(stage({}, { growth: grew(0.5, 0.1, 0.9), level: null })).toBe('Ripening')
+  expect(stage({}, { growth: grew(0.5, -0.1, 0.9), level: null })).toBe('Ripe')
+  expect(stage({}, { growth: grew(-0.5, -0.9, -0.1), level: null })).toBe('Fading')
+  expect(stage({}, { growth: { ratio: -0.5, low: null, high: null }, level: null })).toBe('Unclear')
+  expect(stage({}, { growth: { ratio: null, low: null, high: null } })).toBe('Unclear')
+})
+
+test('a trend counts where the last weeks bear it out; a very sure one unless they surely say otherwise', () => {
+  const likely = { p: rules.p - 0.001, slopePerWeek: 0.02 }
+  const stays: Growth = { ratio: 0.05, low: -0.2, high: 0.3 }
+  expect(stage(likely, { growth: { ...stays, ratio: 0.1 } })).toBe('Ripening')
+  expect(stage(likely, { growth: stays })).toBe('Unclear')
+  expect(stage({ ...likely, p: rules.p }, { growth: { ...stays, ratio: 0.1 } })).toBe('Ripe')
+  expect(stage({ ...likely, p: rules.surely - 0.001 }, { growth: stays })).toBe('Ripening')
+  expect(stage({ ...likely, p: rules.surely }, { growth: stays })).toBe('Unclear')
+  expect(stage({ ...likely, p: 0.001 }, { growth: { ...stays, high: 0.09 } })).toBe('Unclear')
+  expect(stage({ ...likely, p: 0.001 }, { growth: { ...stays, high: 0.1 } })).toBe('Ripening')
+  expect(stage({ ...likely, p: 0.001 }, { growth: { ratio: null, low: null, high: null } })).toBe('Unclear')
+  const falls = { p: 0.001, slopePerWeek: -0.02 }
+  expect(stage(falls, { growth: { ratio: -0.05, low: -0.1, high: 0.3 } })).toBe('Fading')
+  expect(stage(falls, { growth: { ratio: -0.05, low: -0.09, high: 0.3 } })).toBe('Unclear')
+  // no slope is no trend, either way
+  expect(stage({ p: 0.001, slopePerWeek: 0 }, { growth: { ratio: 0.5, low: -0.4, high: 0.9 } })).toBe('Unclear')
+  expect(stage({ p: 0.001, slopePerWeek: null }, { growth: { ratio: -0.5, low: -0.9, high: 0.4 } })).toBe('Unclear')
+})
+
+test('young goods sprout by their trend alone, from their first sale on', () => {
+  const first = (day: number) => days(180, (i) => Number(i >= day))
+  const likely = { p: 0.02, slopePerWeek: 0.02 }
+  const none = { growth: { ratio: null, low: null, high: null } }
+  expect(stage(likely, none, first(120))).toBe('Sprouting')
+  expect(stage(likely, none, first(119))).toBe('Unclear')
+  expect(stage({ ...likely, slopePerWeek: -0.02 }, none, first(120))).toBe('Unclear')
+  expect(stage({ ...likely, slopePerWeek: 0 }, none, first(120))).toBe('Unclear')
+  expect(stage({ ...likely, slopePerWeek: null }, none, first(120))).toBe('Unclear')
+  expect(stage({ ...likely, p: 0.025 }, none, first(120))).toBe('Unclear')
+  expect(stage({ ...likely, p: null }, none, first(120))).toBe('Unclear')
+  const up = { growth: { ratio: 0.5, low: 0.1, high: 2 }, level: null }
+  expect(stage({}, up, first(120))).toBe('Sprouting')
+  expect(stage({}, up, first(119))).toBe('Ripening')
+  // what never sold has been there since its first figure
+  expect(
+    stage(
+      likely,
+      none,
+      days(60, () => 0),
+    ),
+  ).toBe('Sprouting')
+  expect(
+    stage(
+      likely,
+      none,
+      days(61, () => 0),
+    ),
+  ).toBe('Unclear')
+})
+
+test('steady is said where swings are known, nothing surely moved and the interval is narrow', () => {
+  expect(stage({}, { isScatterKnown: false })).toBe('Unclear')
+  expect(stage({ p: 0.02 }, {})).toBe('Unclear')
+  const growth = (low: number | null, high: number | null): Growth => ({ ratio: 0, low, high })
+  expect(stage({}, { growth: growth(-0.5, 3.5) })).toBe('Ripe')
+  expect(stage({}, { growth: growth(-0.5, 3.6) })).toBe('Unclear')
+  expect(stage({}, { growth: growth(0.01, 0.2) })).toBe('Unclear')
+  expect(stage({}, { growth: growth(-0.2, -0.01) })).toBe('Unclear')
+  expect(stage({}, { growth: growth(0, 0) })).toBe('Ripe')
+  expect(stage({}, { growth: growth(null, 0.2) })).toBe('Unclear')
+  expect(stage({}, { growth: growth(-0.2, null) })).toBe('Unclear')
+  expect(stage({}, { level: growth(0.01, 0.2) })).toBe('Unclear')
+  expect(stage({}, { level: growth(-0.2, -0.01) })).toBe('Unclear')
+  expect(stage({}, { level: growth(null, null) })).toBe('Ripe')
+  expect(stage({}, { level: null })).toBe('Ripe')
+})
+
+test('a flash: half of 90 days in one fortnight, little since, and nothing alike before', () => {
+  // 28 units in a fortnight that ends so many days before the end, and one a day so long before that
+  const lump = (daysAgo: number, rest: number, before = 0) =>
+    days(180, (i) => (i >= 180 - daysAgo - 14 && i < 180 - daysAgo ? 2 : i >= 180 - 14 ? rest : i < 90 ? before : 0))
+  const flash = (series: UnitSeries, units90: number) => isFlash(series, rules, end, units90)
+  expect(flash(lump(30, 0), 28)).toBe(true)
+  expect(flash(lump(30, 0), 56)).toBe(true)
+  expect(flash(lump(30, 0), 57)).toBe(false)
+  // a quarter of its rate since is little: 7 of 28
+  expect(flash(lump(30, 0.5), 35)).toBe(true)
+  expect(flash(lump(30, 0.51), 35)).toBe(false)
+  // two fifths of it in a fortnight before: 11.2 of 28
+  expect(flash(lump(30, 0, 0.79), 28)).toBe(true)
+  expect(flash(lump(30, 0, 0.8), 28)).toBe(false)
+  // gaps are no sales
+  const gaps = lump(30, 0)
+  gaps.values[100] = NaN
+  expect(flash(gaps, 28)).toBe(true)
+  // a lump of less than the least units is chance
+  const by = { growth: { ratio: null, low: null, high: null } }
+  expect(stage({ units90: 28 }, by, lump(30, 0))).toBe('Flash')
+  expect(stage({ units90: rules.flashUnits }, by, lump(30, 0))).toBe('Flash')
+  expect(stage({ units90: rules.flashUnits - 1 }, by, lump(30, 0))).toBe('Unclear')
+  // weeks as steps
+  const weekly: UnitSeries = { start: end - 180 * 7 + 1, stepDays: 7, values: new Float64Array(180) }
+  weekly.values[170] = 10
+  weekly.values[171] = 10
+  expect(isFlash(weekly, rules, end, 40)).toBe(true)
+  expect(isFlash(weekly, rules, end, 41)).toBe(false)
+})
