@@ -1,7 +1,9 @@
 import { isFlash } from './flash'
 import type { Growth } from './growth'
 import { judgeStage, type Facts, type JudgedBy } from './judge-stage'
+import type { SeasonIndex } from './season-index'
 import type { UnitSeries } from './series'
+import { stageOfLife } from './stage-of-life'
 import { stageRules as rules } from './stage-rules'
 
 const end = 20_200
@@ -148,4 +150,18 @@ test('a flash: half of 90 days in one fortnight, little since, and nothing alike
   weekly.values[171] = 10
   expect(isFlash(weekly, rules, end, 40)).toBe(true)
   expect(isFlash(weekly, rules, end, 41)).toBe(false)
+})
+
+test('what is shown beside a stage: units of 90 days and of two windows, the days known, growth without the season of its category', () => {
+  const facts = stageOfLife([days(180, (i) => (i < 90 ? 5 : i < 152 ? 2 : 4))])
+  expect(facts).toMatchObject({ observedDays: 180, units90: 62 * 2 + 28 * 4, units28: 112, units28Before: 56 })
+  expect(facts?.growth).toBeCloseTo(1, 12)
+  expect(facts?.growthSeasonless).toBeNull()
+  // 20,200 is the 22nd of April; a season that usually doubles between the 11th of March and the 8th of April: nothing grew
+  const of = Float64Array.from({ length: 366 }, (_, day) => (day >= 80 ? 2 : 1))
+  const season: SeasonIndex = { months: new Float64Array(12), days: of }
+  const seasonal = stageOfLife([days(180, (i) => (i < 152 ? 2 : 4))], { season })
+  expect(seasonal?.growth).toBeCloseTo(1, 12)
+  expect(seasonal?.growthSeasonless).toBeCloseTo(0, 12)
+  expect(stageOfLife([])).toBeNull()
 })
