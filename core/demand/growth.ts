@@ -26,7 +26,8 @@ export function scatteredGrowth(
   freedom: number,
 ): Growth {
   const n = later + earlier
-  if (n === 0) return { ratio: null, low: null, high: null }
+  // of a window in which more came back than was sold nothing is told
+  if (n === 0 || later < 0 || earlier < 0) return { ratio: null, low: null, high: null }
   const even = exposure / (1 + exposure)
   const counting = 1 / (n * even * (1 - even))
   const added = variance / counting

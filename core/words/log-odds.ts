@@ -25,6 +25,8 @@ export function logOddsPrior(counts: readonly WordCount[], strength = 100): Word
   return counts.map((c) => {
     const prior = (strength * (c.first + c.second)) / (first + second)
     const [a, b] = [c.first + prior, c.second + prior]
+    // a word that nobody says, or that is all that is said, is used no more by the one than by the other
+    if (!(prior > 0) || c.first + c.second === first + second) return { ...c, logOdds: 0, z: 0 }
     const logOdds = Math.log(a / (first + strength - a)) - Math.log(b / (second + strength - b))
     return { ...c, logOdds, z: logOdds / Math.sqrt(1 / a + 1 / b) }
   })

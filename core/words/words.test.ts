@@ -113,3 +113,15 @@ test('a title of the words that most buyers search for, within the limit, none t
   expect(titleBySearches(titles, [{ phrase: 'nest box', searches: 9 }], 60)).toBeNull()
   expect(titleBySearches(titles, searched, 3)).toBeNull()
 })
+
+test('a word that is all that is said, or that nobody says, is used no more by the one than by the other', () => {
+  expect(logOddsPrior([{ word: 'oak', first: 7, second: 2 }])).toEqual([
+    { word: 'oak', first: 7, second: 2, logOdds: 0, z: 0 },
+  ])
+  const [oak, elm] = logOddsPrior([
+    { word: 'oak', first: 7, second: 2 },
+    { word: 'elm', first: 0, second: 0 },
+  ])
+  expect([oak?.z, elm?.z]).toEqual([0, 0])
+  expect(logOddsPrior([{ word: 'oak', first: 0, second: 0 }])[0]?.logOdds).toBe(0)
+})
