@@ -139,6 +139,9 @@ test('a flash: half of 90 days in one fortnight, little since, and nothing alike
   const gaps = lump(30, 0)
   gaps.values[100] = NaN
   expect(flash(gaps, 28)).toBe(true)
+  gaps.values[140] = NaN
+  expect(flash(gaps, 52)).toBe(true)
+  expect(flash(gaps, 53)).toBe(false)
   // a lump of less than the least units is chance
   const by = { growth: { ratio: null, low: null, high: null } }
   expect(stage({ units90: 28 }, by, lump(30, 0))).toBe('Flash')
