@@ -1,10 +1,13 @@
 import { differenceOf, isOneRoot, isSaidOtherwise, saysNoOther, tells, type Difference } from './difference'
+import type { SameWords } from './same-words'
 import type { TitleForms } from './title-forms'
 import { wordWeights } from './title-forms'
 
 /** more words than these are not only written otherwise */
 const mostOtherwise = 3
 const mostRemembered = 1_000_000
+
+const keyOf = (a: readonly number[], b: readonly number[]) => `${a.join()} ${b.join()}`
 
 /** Compares the words of forms, each word weighed by how few forms have it. */
 export class FormDifference {
@@ -14,11 +17,19 @@ export class FormDifference {
   /** whether some words of one are others of another written otherwise: the same few are met over and over */
   readonly #otherwise = new Map<string, boolean>()
 
+  readonly #learned = new Set<string>()
   /** which words mean something that other words mean too, or that must agree: 1 for those */
   readonly #tells: Uint8Array
 
-  constructor(forms: TitleForms, weights = wordWeights(forms)) {
+  /** @param learned words that listings of one barcode show to mean the same */
+  constructor(forms: TitleForms, learned: readonly SameWords[] = [], weights = wordWeights(forms)) {
     this.#forms = forms
+    for (const { these, those } of learned)
+      for (const [a, b] of [
+        [these, those],
+        [those, these],
+      ] as const)
+        this.#learned.add(keyOf(a, b))
     this.#weights = weights
     this.#tells = Uint8Array.from(forms.words, (word) => Number(tells(word)))
     const numberOf = new Map(forms.words.map((word, id) => [word, id]))
@@ -63,10 +74,11 @@ export class FormDifference {
   #isOtherwise(a: number[], b: number[]): boolean {
     const { words } = this.#forms
     const [first, second] = [a[0] as number, b[0] as number]
+    if (this.#learned.size > 0 && this.#learned.has(keyOf(a, b))) return true
     // most pairs by far differ in one plain word on either side
     const isPlain = a.length === 1 && b.length === 1 && !this.#tells[first] && !this.#tells[second]
     if (isPlain) return isOneRoot(words[first] as string, words[second] as string)
-    const key = `${a.join()} ${b.join()}`
+    const key = keyOf(a, b)
     const known = this.#otherwise.get(key)
     if (known !== undefined) return known
     if (this.#otherwise.size > mostRemembered) this.#otherwise.clear()

@@ -95,3 +95,19 @@ test('what is left of a group is joined by itself', () => {
   expect(regroup(of, [0, 2, 3])).toEqual([[0], [2, 3]])
   expect(regroup(of, [])).toEqual([])
 })
+
+test('listings of one barcode teach which words mean the same, and others are joined by them', async () => {
+  const colours = ['grey', 'olive', 'blue']
+  const lessons = colours.flatMap((colour, i): Named[] => [
+    [`Balustrade herb hanging planter 40 cm ${colour}`, `291005622490${i}`],
+    [`Balustrade herb hanging trough 40 cm ${colour}`, `291005622490${i}`],
+  ])
+  const pair: Named[] = [['Balustrade herb hanging planter 80 cm'], ['Balustrade herb hanging trough 80 cm']]
+  // among so many others the words that both say weigh enough to compare them
+  const others = Array.from({ length: 20 }, (_, i): Named => [`other${i}x thing${i}x`])
+  const [a, b] = (await joined([...others, ...lessons, ...pair])).slice(-2)
+  expect(a).toBe(b)
+  // two barcodes are no lesson
+  const [c, d] = (await joined([...others, ...lessons.slice(0, 4), ...pair])).slice(-2)
+  expect(c).not.toBe(d)
+})

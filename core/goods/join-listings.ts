@@ -1,5 +1,6 @@
 import { AlikeForms } from './alike-forms'
 import { Groups } from './groups'
+import { sameWordsOf } from './same-words'
 import type { TitleForms } from './title-forms'
 import { wordWeights } from './title-forms'
 import { leastShared } from './difference'
@@ -26,7 +27,7 @@ export async function joinListings(of: Joinable, onProgress: Progress = async ()
   const groups = new Groups(of.gtins, of.brands)
   const firstOf = new ExactJoin(groups, of).joinAll().firstOf
   const search = new AlikeForms(of.forms, wordWeights(of.forms))
-  const join = joining(groups, firstOf, of.forms)
+  const join = joining(groups, firstOf, of)
   let done = 0
   for (const bunch of byFigures(of.forms, (form) => (firstOf[form] as number) >= 0)) {
     let place = 0
@@ -55,7 +56,7 @@ export async function joinMore(
     if (listing >= 0) (groupOf[listing] === -1 ? fresh : standing).push(form)
   }
   const search = new AlikeForms(of.forms, wordWeights(of.forms))
-  const join = joining(groups, firstOf, of.forms)
+  const join = joining(groups, firstOf, of)
   let turn = 0
   const turns = 1 + standing.length / 5000
   for (const _ of search.searchFor(fresh, standing, join)) await onProgress(turn++ / turns)
@@ -81,7 +82,7 @@ export function regroup({ forms, gtins, brands }: Joinable, listings: readonly n
     addTo(bunches, forms.figuresOf[form] as number, form)
   }
   const search = new AlikeForms(forms, wordWeights(forms))
-  const join = joining(groups, firstOf, forms)
+  const join = joining(groups, firstOf, { forms, gtins, brands })
   for (const bunch of bunches.values()) for (const _ of search.search(bunch, join)) continue
   const parts = new Map<number, number[]>()
   listings.forEach((l, i) => addTo(parts, groups.root(i), l))
@@ -168,8 +169,8 @@ function joinOne(
  * Two groups that have barcodes each are either together by them already, or kept apart by them. A title that says little is a part
  * of many that say more, and does not bring those together: of each group the title that says most speaks for it.
  */
-function joining(groups: Groups, firstOf: Int32Array, forms: TitleForms) {
-  const difference = new FormDifference(forms)
+function joining(groups: Groups, firstOf: Int32Array, { forms, gtins }: Joinable) {
+  const difference = new FormDifference(forms, sameWordsOf(forms, gtins))
   const first = (form: number) => firstOf[form] as number
   const fullest = new Map<number, number>()
   const speaker = (form: number) => fullest.get(groups.root(first(form))) ?? form
