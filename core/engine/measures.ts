@@ -1,6 +1,7 @@
 import { itemFields, type Item } from '../catalog'
 import { daysSince, monthsSince } from './counted-days'
 import type { FigureFormat, StripScale } from '../records'
+import { sharedProfit } from '../verdict'
 
 /** A column that items can be limited and sorted by. */
 export interface Measure {
@@ -124,7 +125,7 @@ const workedOut: readonly Measure[] = [
     of: (i) =>
       i.best?.profitE4 == null || i.units === null
         ? null
-        : ((i.best.profitE4 / 10_000) * i.units) / (i.listings.length + 1),
+        : sharedProfit(i.best.profitE4 / 10_000, i.units, i.listings.length),
     scale: { from: -100, to: 500, kind: 'linear' },
   },
   {

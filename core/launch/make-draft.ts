@@ -1,7 +1,8 @@
-import { areFeesAssumed, costOf, lowestOn, type Corrections, type Item, type SellerRules } from '../catalog'
-import { costSheet, rulePrice, solvePrice, type RulePrice } from '../margin'
+import { costOf, lowestOn, type Corrections, type Item, type SellerRules } from '../catalog'
+import { rulePrice, solvePrice, type RulePrice } from '../margin'
 import { findRate, minorUnitE4 } from '../money'
 import { listingLimits, type Draft } from './draft'
+import { draftProfit } from './draft-profit'
 import { suggestTags, suggestTitle } from './suggest-words'
 
 /** What the price rule asks for an item on a market, in the home currency. */
@@ -33,11 +34,6 @@ export function makeDraft(item: Item, { market, rules, corrections, setPriceE4, 
   const rate = findRate(home, currency, rules.rates)?.rate ?? 1
   const unit = minorUnitE4(currency)
   const priceE4 = Math.ceil((homePrice * rate) / unit - 1e-6) * unit
-  const { inputs } = costOf(item, market, rules, corrections)
-  const sheet = costSheet(
-    inputs,
-    currency === home ? priceE4 : Math.round(priceE4 / rate / minorUnitE4(home)) * minorUnitE4(home),
-  )
   const here = item.listings.filter((l) => l.market === market)
   return {
     id,
@@ -54,10 +50,7 @@ export function makeDraft(item: Item, { market, rules, corrections, setPriceE4, 
     currency,
     quantity: item.kind === 'digital' ? 999 : 5,
     handlingDays: item.kind === 'digital' ? 0 : Math.max(1, Math.min(item.offer?.offer.leadDays ?? 2, 30)),
-    profitE4: sheet.profitE4,
-    profitCurrency: home,
-    margin: sheet.margin,
-    feesAssumed: areFeesAssumed(rules, market),
+    ...draftProfit({ priceE4, currency, market }, item, { rules, corrections }),
   }
 }
 

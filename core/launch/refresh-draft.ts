@@ -1,7 +1,6 @@
-import { areFeesAssumed, costOf, type Corrections, type Item, type SellerRules } from '../catalog'
-import { costSheet } from '../margin'
-import { convert, findRate } from '../money'
+import type { Corrections, Item, SellerRules } from '../catalog'
 import type { Draft } from './draft'
+import { draftProfit } from './draft-profit'
 import { makeDraft } from './make-draft'
 
 export interface RefreshOptions {
@@ -27,11 +26,5 @@ export function refreshDraft(
     const { priceE4, currency, profitE4, profitCurrency, margin, feesAssumed } = fresh
     return { ...draft, priceE4, currency, profitE4, profitCurrency, margin, feesAssumed }
   }
-  const profitCurrency = rules.homeCurrency
-  const feesAssumed = areFeesAssumed(rules, market)
-  if (!findRate(draft.currency, profitCurrency, rules.rates))
-    return { ...draft, profitE4: null, margin: null, profitCurrency, feesAssumed }
-  const { e4 } = convert({ e4: draft.priceE4, currency: draft.currency }, profitCurrency, rules.rates)
-  const { profitE4, margin } = costSheet(costOf(item, market, rules, corrections).inputs, e4)
-  return { ...draft, profitE4, margin, profitCurrency, feesAssumed }
+  return { ...draft, ...draftProfit(draft, item, { rules, corrections }) }
 }

@@ -1,3 +1,4 @@
+import { sharedProfit } from './shared-profit'
 export type DecisionState = 'keep' | 'hold' | 'drop'
 
 /** One step in a sheaf: a decision, a note, or taking a decision back ('clear'). */
@@ -58,7 +59,7 @@ export function expectedMonthly(items: readonly DecisionEvent['snapshot'][]): {
 } {
   const known = items.filter((i) => i.profitE4 !== null && i.units !== null)
   const e4 = known.reduce(
-    (sum, i) => sum + Math.round(((i.profitE4 as number) * (i.units as number)) / (i.listings + 1)),
+    (sum, i) => sum + Math.round(sharedProfit(i.profitE4 as number, i.units as number, i.listings)),
     0,
   )
   return { e4, known: known.length, of: items.length }
