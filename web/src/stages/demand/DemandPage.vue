@@ -86,6 +86,7 @@ useKeys('Demand', [
       <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
     </EmptyState>
     <EmptyState v-else-if="!demand.tree" class="all" role="status">
+      <h1 class="sr-only">Demand</h1>
       <p class="quiet">Working the items out … {{ percent(workspace.progress) }}</p>
     </EmptyState>
     <template v-else>

@@ -74,7 +74,7 @@ useKeys('Rivals', [{ key: '/', label: 'Search by name', run: () => search.value?
       <p class="quiet">Bring a market's listings or a list of stores, and the stores stand here by age and sales.</p>
       <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
     </EmptyState>
-    <p v-else-if="!rivals.list" class="quiet" role="status">Adding up the stores …</p>
+    <RivalsHead v-else-if="!rivals.list"><span class="quiet" role="status">Adding up the stores …</span></RivalsHead>
     <template v-else>
       <RivalsHead>
         <span role="status" class="quiet"
