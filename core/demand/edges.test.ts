@@ -49,6 +49,12 @@ test('whatever the sales, a figure is a number or not known', () => {
   )
 })
 
+test('growth that the arithmetic cannot tell from all of it is open above', () => {
+  const values = Float64Array.of(1, 1, -3, -3, -3, 1e9)
+  expect(broken(stageOfLife([{ start: 19_000, stepDays: 7, values }]))).toEqual([])
+  expect(scatteredGrowth(1e17, 1, 1, 0, 20).high).toBeNull()
+})
+
 test('shares, growth and prices of nothing, of less than nothing and of one thing', () => {
   expect(wilsonInterval(0, 0)).toBeNull()
   expect(broken([pairedGrowth([0, 0, 0], [0, 0, 0]), pairedGrowth([], []), pairedGrowth([5], [0])])).toEqual([])

@@ -33,7 +33,8 @@ export function scatteredGrowth(
   const added = variance / counting
   const z = quantile(added === 0 ? Infinity : freedom * (1 + 1 / added) ** 2)
   const share = wilsonInterval(later / (1 + added), n / (1 + added), z)
-  const toGrowth = (s: number) => s / (1 - s) / exposure - 1
+  // a share that the arithmetic cannot tell from all of it is open above
+  const toGrowth = (s: number) => (s < 1 ? s / (1 - s) / exposure - 1 : null)
   return {
     ratio: earlier === 0 ? null : later / earlier / exposure - 1,
     low: share ? toGrowth(later === 0 ? 0 : share.low) : null,
