@@ -1,35 +1,11 @@
 import fc from 'fast-check'
-import { buildCatalog, plainRules, sumListings, type SellerRules } from '../catalog'
-import type { Capture, KindName } from '../records'
-import { tableOf } from '../records/table-of'
-import { textAt, textColumn, type RowRecord } from '../tables'
+import { buildCatalog, sumListings } from '../catalog'
+import { textAt, textColumn } from '../tables'
 import { concentrationOf } from './concentration'
 import { ageInMonths } from './figures'
 import { knownStores, origins } from './store-list'
+import { capture, end, euro as rules, listing } from './test-stores'
 
-const rules: SellerRules = {
-  ...plainRules('EUR'),
-  rates: [{ from: 'GBP', to: 'EUR', rate: 1.2, day: '2026-05-31' }],
-}
-const end = 20_604
-const capture = (kind: KindName, rows: RowRecord[], more: Partial<Capture> = {}): Capture => ({
-  id: `${kind}-${more.capturedOn ?? end}`,
-  kind,
-  capturedOn: end,
-  windowDays: 30,
-  table: tableOf(kind, rows),
-  ...more,
-})
-const listing = (id: string, more: RowRecord): RowRecord => ({
-  market: 'Marrowgate',
-  id,
-  title: `Cow bell ${id}`,
-  store: 'Sill',
-  price: 100_000,
-  currency: 'EUR',
-  units: 3,
-  ...more,
-})
 const at = (known: ReturnType<typeof knownStores>, name: string, market = 'Marrowgate') =>
   known.places.find(market, name) as number
 const figuresOf = (known: ReturnType<typeof knownStores>, store: number) =>
