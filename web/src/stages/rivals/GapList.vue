@@ -2,7 +2,7 @@
 import { NButton } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { useServices } from '@/services/services'
-import { amount, count, currencySign, plural } from '@/shared/format'
+import { count, currencySign, plural } from '@/shared/format'
 import { ownWayWords } from '@/shared/stores/own'
 import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
@@ -12,9 +12,9 @@ import BareButton from '@/shared/widgets/BareButton.vue'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import ItemLink from '@/shared/widgets/ItemLink.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'
-import ProfitFigure from '@/shared/widgets/ProfitFigure.vue'
 import { plain } from '@/storage/plain'
 import type { StoreName } from '@/workers/store-source'
+import EarnCells from './EarnCells.vue'
 import TakeStores from './TakeStores.vue'
 
 /** What some stores sell that I do not, the worthiest first; what may be mine is told apart. */
@@ -62,11 +62,7 @@ const toFinds = () =>
           </td>
           <td class="num">{{ count(g.row.units) }}<GradeMark :grade="g.row.unitsGrade" /></td>
           <td class="num">{{ count(g.row.sellers) }}</td>
-          <td class="num">{{ amount(g.row.priceLowE4, rules.home) }}</td>
-          <td class="num">
-            <ProfitFigure :e4="g.row.profitE4" :currency="rules.home" :assumed="g.row.feesAssumed" />
-          </td>
-          <td class="num">{{ g.row.worth === null ? '–' : Math.round(g.row.worth) }}</td>
+          <EarnCells :row="g.row" />
         </tr>
       </tbody>
     </PlainTable>

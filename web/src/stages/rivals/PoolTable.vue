@@ -2,14 +2,14 @@
 import { NButton } from 'naive-ui'
 import { computed, ref } from 'vue'
 import IntervalMark from '@/shared/charts/IntervalMark.vue'
-import { amount, count, currencySign, plural } from '@/shared/format'
+import { count, currencySign, plural } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useSheaf } from '@/shared/stores/sheaf'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import ItemLink from '@/shared/widgets/ItemLink.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'
-import ProfitFigure from '@/shared/widgets/ProfitFigure.vue'
 import type { PooledStores } from '@/workers/pool-methods'
+import EarnCells from './EarnCells.vue'
 import { useKeepMany } from './use-keep-many'
 
 /** What a pool sells: items that most of its stores sell first, then those that sell through best at the least. */
@@ -72,11 +72,7 @@ async function keep() {
         <td><IntervalMark :share="p.sellThrough" /></td>
         <td class="num">{{ count(p.units) }}<GradeMark :grade="p.row.unitsGrade" /></td>
         <td class="num">{{ count(p.unitsTotal) }}</td>
-        <td class="num">{{ amount(p.row.priceLowE4, rules.home) }}</td>
-        <td class="num">
-          <ProfitFigure :e4="p.row.profitE4" :currency="rules.home" :assumed="p.row.feesAssumed" />
-        </td>
-        <td class="num">{{ p.row.worth === null ? '–' : Math.round(p.row.worth) }}</td>
+        <EarnCells :row="p.row" />
       </tr>
     </tbody>
   </PlainTable>
