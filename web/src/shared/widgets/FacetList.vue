@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import type { FacetCount } from '@sickle/core/engine'
 import { count } from '@/shared/format'
 import BareButton from '@/shared/widgets/BareButton.vue'
+import SideGroup from '@/shared/widgets/SideGroup.vue'
 
 const {
   title,
@@ -32,8 +33,7 @@ const toggle = (value: string) =>
 </script>
 
 <template>
-  <fieldset v-if="options.length > 0">
-    <legend>{{ title }}</legend>
+  <SideGroup v-if="options.length > 0" :title="title">
     <div
       v-for="o in shown"
       :key="o.value"
@@ -61,19 +61,10 @@ const toggle = (value: string) =>
         <span class="name">{{ leaf(o.value) }}</span><span class="quiet">{{ count(o.count) }}</span>
       </NCheckbox>
     </div>
-  </fieldset>
+  </SideGroup>
 </template>
 
 <style scoped>
-fieldset {
-  border: 0;
-  margin: 14px 0 0;
-  padding: 0 6px;
-}
-legend {
-  font: 650 14px var(--heading);
-  padding: 0 0 3px;
-}
 .option {
   display: flex;
   align-items: center;

@@ -12,6 +12,7 @@ import FacetList from '@/shared/widgets/FacetList.vue'
 import { useAfterPaint } from '@/shared/use-after-paint'
 import { useFollow } from '@/shared/use-follow'
 import { useLatest } from '@/shared/use-latest'
+import SideGroup from '@/shared/widgets/SideGroup.vue'
 
 const query = useQuery()
 const own = useOwn()
@@ -47,8 +48,7 @@ const toFile = ({ name, query: limits }: Cut) => ({ name, query: limits })
       @forget="(c) => query.dropCut(c.name)"
       @open="(i) => i.label !== null && follow.item(i.key, i.label)"
     />
-    <fieldset v-if="own.hasCatalogue" class="own">
-      <legend>My own goods</legend>
+    <SideGroup v-if="own.hasCatalogue" title="My own goods">
       <ViewChoice
         :model-value="query.query.own"
         compact
@@ -59,7 +59,7 @@ const toFile = ({ name, query: limits }: Cut) => ({ name, query: limits })
       <p v-if="own.counts" class="small quiet">
         {{ count(own.counts.met) }} of {{ count(own.counts.goods) }} are sold by others too
       </p>
-    </fieldset>
+    </SideGroup>
     <FacetList
       v-for="f in areRowsPainted ? facets : []"
       :key="f"
@@ -75,14 +75,5 @@ const toFile = ({ name, query: limits }: Cut) => ({ name, query: limits })
 <style scoped>
 .side {
   padding: 12px 10px 20px;
-}
-.own {
-  border: 0;
-  margin: 14px 0 0;
-  padding: 0 6px;
-}
-.own legend {
-  font: 650 14px var(--heading);
-  padding: 0 0 3px;
 }
 </style>

@@ -2,6 +2,7 @@
 import { storeFigures } from '@sickle/core/stores'
 import NumberField from '@/shared/widgets/NumberField.vue'
 import { useRivals } from './rivals-store'
+import SideGroup from '@/shared/widgets/SideGroup.vue'
 
 /** From and to of the figures that stores are mostly narrowed by: what the brush of the field sets, by keyboard. */
 const rivals = useRivals()
@@ -22,8 +23,7 @@ function set(by: string, end: 0 | 1, value: number | null) {
 </script>
 
 <template>
-  <fieldset>
-    <legend>Spans</legend>
+  <SideGroup title="Spans">
     <div v-for="s in spans" :key="s.by" class="span">
       <span class="small">{{ s.label }}{{ s.percent ? ', %' : '' }}</span>
       <NumberField
@@ -39,20 +39,10 @@ function set(by: string, end: 0 | 1, value: number | null) {
         @clear="set(s.by, end, null)"
       />
     </div>
-  </fieldset>
+  </SideGroup>
 </template>
 
 <style scoped>
-fieldset {
-  border: 0;
-  margin: 14px 0 0;
-  padding: 0 6px;
-  min-width: 0;
-}
-legend {
-  font: 650 14px var(--heading);
-  padding: 0 0 3px;
-}
 .span {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
