@@ -4,7 +4,7 @@ import { judgedPairs } from '../core/own/judged-pairs'
 import { heldItem, quietnessOf, salesOfRanks, stepsOf } from '../core/stores'
 import { judgedThemes } from '../core/stores/judged-themes'
 import { falseDiscovery } from '../core/demand'
-import { featuredShares, feedbackOf, makeWorld, ranksOf, trueUnits, type StandinListing, type World } from '../standins'
+import { feedbackOf, makeWorld, ranksOf, trueUnits, type StandinListing, type World } from '../standins'
 import { chance } from '../standins/random'
 
 /** An estimate beside the truth. */
@@ -29,7 +29,7 @@ function trialsOf(world: World): Record<Way, Trial[]> {
   }
   const held = new Map<string, ReturnType<typeof heldItem>[]>()
   for (const list of group((l) => l.goods.id).values()) {
-    const shares = featuredShares(list)
+    const shares = world.make.seen.featured(list)
     const sold = list.reduce((sum, l) => sum + trueUnits(l, 30), 0)
     list.forEach((l, i) =>
       held.set(l.store.name, [...(held.get(l.store.name) ?? []), heldItem(sold, shares[i] as number)]),
@@ -41,7 +41,7 @@ function trialsOf(world: World): Record<Way, Trial[]> {
   const [steps] = stepsOf(on.filter((_, i) => i % 7 === 0).map((l) => ({ rank: rankOf(l), units: trueUnits(l, 30) })))
   const stores = [...group((l) => l.store.name)]
   const truthOf = (list: StandinListing[]) => list.reduce((sum, l) => sum + trueUnits(l, 30), 0)
-  const leftOf = (list: StandinListing[]) => list.reduce((sum, l) => sum + feedbackOf(l).days30, 0)
+  const leftOf = (list: StandinListing[]) => list.reduce((sum, l) => sum + feedbackOf(l, world.make.seen).days30, 0)
   // as many of the stores state both feedback and sales
   const rate = learnedRate(
     stores.flatMap(([, list], i) => (i % 2 === 0 ? [{ left: leftOf(list), sold: truthOf(list) }] : [])).slice(0, 30),

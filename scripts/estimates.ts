@@ -7,32 +7,8 @@ import { coursesSection, packsSection } from './estimate-courses'
 import { goodsSection } from './estimate-goods'
 import { ratesSection } from './estimate-rates'
 import { storesSection } from './estimate-stores'
-import {
-  demoRates,
-  feedbackOf,
-  makeWorld,
-  ranksOf,
-  reviewRiseOf,
-  stockLooksOf,
-  trueUnits,
-  type StandinListing,
-  type World,
-} from '../standins'
-import {
-  combine,
-  fromFeedback,
-  fromRank,
-  fromReviews,
-  fromStock,
-  learnedRate,
-  rankCurve,
-  storeSales,
-  usualLeaveRate,
-  usualReviewRate,
-  type Estimate,
-  type LeaveRate,
-  type RankCurve,
-} from '../core/estimates'
+import { worldsSection } from './estimate-worlds'
+import { demoRates, makeWorld, type World } from '../standins'
 
 interface Known {
   items: Item[]
@@ -93,103 +69,6 @@ function stages(world: World, { items }: Known): string {
   return [`| truth \\ said | ${columns.join(' | ')} |`, `|---|${columns.map(() => '---:').join('|')}|`, ...lines].join(
     '\n',
   )
-}
-
-/** An estimate beside the truth. */
-interface Trial {
-  estimate: Estimate
-  truth: number
-}
-
-/** Median of log(estimate / truth), and how often the 80 % interval holds the truth; of those that truly sold `least` or more. */
-function judged(name: string, trials: readonly Trial[], least = 5): string {
-  const some = trials.filter((t) => t.truth >= least)
-  const errors = some.map((t) => Math.log(t.estimate.units / t.truth)).sort((a, b) => a - b)
-  const held = some.filter(
-    (t) => Math.round(t.estimate.low) <= t.truth && t.truth <= Math.round(t.estimate.high),
-  ).length
-  const middle = Math.expm1(errors[Math.floor(errors.length / 2)] ?? NaN)
-  const spread = (errors[Math.floor(errors.length * 0.84)] ?? NaN) - (errors[Math.floor(errors.length * 0.16)] ?? NaN)
-  return `| ${name} | ${some.length} | ${middle >= 0 ? '+' : '−'}${Math.abs(middle * 100).toFixed(1)} % | ${Math.expm1(spread / 2).toLocaleString('en', { style: 'percent' })} | ${((held / some.length) * 100).toFixed(1)} % |`
-}
-
-function estimators(world: World): string {
-  const listings = world.listings.filter((l) => !l.daily.slice(-90).includes(null))
-  // some thirty are one's own: how many leave something is learned from those
-  const own = listings.filter((_, i) => i % Math.floor(listings.length / 30) === 7)
-  const learned = (left: (l: StandinListing) => number, usual: LeaveRate) =>
-    learnedRate(
-      own.map((l) => ({ left: left(l), sold: trueUnits(l, 90) })),
-      usual,
-    )
-  const rates = {
-    feedback: learned((l) => feedbackOf(l).days90, usualLeaveRate),
-    reviews: learned(reviewRiseOf, usualReviewRate),
-  }
-  const byFeedback = listings.map((l) => ({
-    estimate: fromFeedback(feedbackOf(l).days90, rates.feedback),
-    truth: trueUnits(l, 90),
-  }))
-  const byReviews = listings.map((l) => ({
-    estimate: fromReviews(reviewRiseOf(l), rates.reviews),
-    truth: trueUnits(l, 90),
-  }))
-  const byStock = listings.flatMap((l) => {
-    const { estimate } = fromStock(stockLooksOf(l))
-    return estimate ? [{ estimate, truth: seenUnits(l) }] : []
-  })
-  const both = byFeedback.map(({ estimate, truth }, i) => ({
-    estimate: combine([estimate, (byReviews[i] as Trial).estimate]) ?? estimate,
-    truth,
-  }))
-  return [
-    judged('feedback over 90 days', byFeedback),
-    judged('rise of the review count over 90 days', byReviews),
-    judged('feedback and reviews, combined', both),
-    judged('falls of stock over about 90 days', byStock),
-    judged('rank, from 40 own pairs, ten draws', byRank(world)),
-    judged('store, from its items and how often it is featured', byStore(world, rates.feedback)),
-  ].join('\n')
-}
-
-/** Units between the first and the last look at the stock. */
-function seenUnits(l: StandinListing): number {
-  const looks = stockLooksOf(l)
-  const [first, last] = [looks[0]?.day ?? 0, looks.at(-1)?.day ?? 0]
-  return l.daily
-    .slice(-90)
-    .slice(first + 1, last + 1)
-    .reduce<number>((sum, n) => sum + (n ?? 0), 0)
-}
-
-/** Forty listings of a market are one's own, from which the line is drawn; the others are judged. Over ten such draws. */
-function byRank(world: World): Trial[] {
-  return ['Marrowgate', 'Gavelhop'].flatMap((market) => {
-    const ranks = ranksOf(world, market)
-    const list = world.listings.filter((l) => l.store.market.name === market)
-    const step = Math.floor(list.length / 40)
-    const pair = (l: StandinListing) => ({ rank: ranks.get(l.id) ?? 1, units: trueUnits(l, 30) })
-    return Array.from({ length: 10 }, (_, draw) => {
-      const isOwn = (i: number) => i % step === draw
-      const curve = rankCurve(list.filter((_, i) => isOwn(i)).map(pair))
-      const others = curve ? list.filter((_, i) => !isOwn(i)) : []
-      return others.flatMap((l) => {
-        const estimate = fromRank(pair(l).rank, curve as RankCurve)
-        return estimate ? [{ estimate, truth: pair(l).units }] : []
-      })
-    }).flat()
-  })
-}
-
-/** Stores of one market: each item by its own feedback, all of it held by the store that lists it. */
-function byStore(world: World, rate: LeaveRate): Trial[] {
-  const stores = new Map<string, StandinListing[]>()
-  for (const l of world.listings) stores.set(l.store.name, [...(stores.get(l.store.name) ?? []), l])
-  return [...stores.values()].flatMap((list) => {
-    const held = list.map((l) => ({ units: fromFeedback(feedbackOf(l).days90, rate), featured: 1 }))
-    const estimate = storeSales(held, rate.logSd)
-    return estimate ? [{ estimate, truth: list.reduce((sum, l) => sum + trueUnits(l, 90), 0) }] : []
-  })
 }
 
 interface Judgement {
@@ -260,16 +139,7 @@ ${first.table}
 
 ${coursesSection()}
 ${packsSection()}
-## What is not published
-
-Bias is the middle of estimate / truth; spread is half the span of the middle two thirds; coverage is how often the 80 % interval holds the truth. Of
-listings that truly sold five or more. In this world stores differ in how many of their buyers leave feedback by a quarter (reviews by 40 %); how many leave something is
-learned from thirty pairs that are known.
-
-| from | judged | bias | spread | coverage of the 80 % interval |
-|---|---:|---:|---:|---:|
-${estimators(world)}
-
+${worldsSection()}
 ${ratesSection()}
 ${await storesSection(world)}
 ${recognition === undefined ? '' : `\n${begins}${recognition}${ends}\n`}`,

@@ -1,25 +1,22 @@
 // Changes lines of the core one by one, by chance but seeded, and runs the tests that touch them: what lives shows a line that no test
 // holds. Run: npm run mutants [-- N [SEED [BEGINNING OF A PATH …]]], by default 300 of six folders. It works on a copy, and changes nothing here.
-import { execFileSync, spawn } from 'node:child_process'
+import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { chance } from '../standins/random'
 import { mutantsOf, mutated, type Mutant } from './mutations'
+import { passes, suitesByLine, type SuitesByLine } from './suites-by-line'
 
 const home = fileURLToPath(new URL('..', import.meta.url))
 const folders = ['demand', 'estimates', 'margin', 'goods', 'catalog', 'intake']
 const isWanted = (file: string) => wanted.length === 0 || wanted.some((beginning) => file.startsWith(beginning))
 const [many = '300', seed = '1', ...wanted] = process.argv.slice(2)
 
-/** Tests beside a file are tried first, then all that reach it. */
-const stages = (file: string) => [
-  ['--testPathPatterns', `/core/${file.split('/')[1]}/`],
-  ['--findRelatedTests', file],
-]
 const together = 2
-const mostMs = 300_000
+/** test files that are run at once: what a change breaks is mostly told by the first few */
+const perRun = 6
 
 interface Place {
   file: string
@@ -47,24 +44,24 @@ function copyOfAll(): string {
   return to
 }
 
-async function isKilled(at: string, { file, mutant }: Place): Promise<boolean> {
+async function isKilled(at: string, { file, mutant }: Place, suites: SuitesByLine): Promise<boolean> {
   const path = join(at, file)
   const before = readFileSync(path, 'utf8')
   writeFileSync(path, mutated(before, mutant))
   try {
-    for (const tests of stages(file)) if (!(await passes(at, tests))) return true
+    for (const some of inTurn(file, suites.of(file, mutant.line)))
+      if (!(await passes(at, ['--runTestsByPath', ...some]))) return true
     return false
   } finally {
     writeFileSync(path, before)
   }
 }
 
-/** What never ends is killed as well. */
-function passes(at: string, tests: readonly string[]): Promise<boolean> {
-  const jest = ['node_modules/jest/bin/jest.js', '--selectProjects', 'core', '--bail', '-i', '--passWithNoTests']
-  const args = ['--experimental-vm-modules', '--no-warnings', ...jest, ...tests]
-  const run = spawn('node', args, { cwd: at, stdio: 'ignore', timeout: mostMs, killSignal: 'SIGKILL' })
-  return new Promise((done) => run.on('close', (code) => done(code === 0)))
+/** Tests beside a file first, then the others that reach the line, a few at a time. */
+function inTurn(file: string, suites: readonly string[]): string[][] {
+  const isBeside = (suite: string) => suite.startsWith(file.split('/').slice(0, 2).join('/') + '/')
+  const order = [...suites.filter(isBeside), ...suites.filter((s) => !isBeside(s))]
+  return Array.from({ length: Math.ceil(order.length / perRun) }, (_, i) => order.slice(i * perRun, (i + 1) * perRun))
 }
 
 const short = (text: string) => text.replace(/\s+/g, ' ').slice(0, 60)
@@ -78,15 +75,18 @@ function chosen(): Place[] {
   return list
 }
 
+const tests = readdirSync(join(home, 'core'), { recursive: true, encoding: 'utf8' })
+  .filter((f) => f.endsWith('.test.ts'))
+  .map((f) => join('core', f))
+const suites = await suitesByLine(home, tests, together)
 const queue = chosen()
 const total = queue.length
 let [killed, tried] = [0, 0]
 await Promise.all(
   Array.from({ length: together }, async () => {
     const at = copyOfAll()
-    if (!(await passes(at, ['--testPathPatterns', '/core/money/']))) throw new Error('the tests fail as they are')
     for (let place = queue.shift(); place; place = queue.shift()) {
-      const dead = await isKilled(at, place)
+      const dead = await isKilled(at, place, suites)
       if (dead) killed++
       const { line, from, to } = place.mutant
       if (!dead) console.log(`lives: ${place.file}:${line}  ${short(from)}  →  ${short(to)}`)

@@ -3,7 +3,7 @@ import { fernhand, gavelhop, loopreel, marrowgate, openstall } from './demo-list
 import { dayInWords, delimited, lastDay, type Row } from './demo-rows'
 import { adFile, clipFile } from './demo-social'
 import { termRows } from './demo-terms'
-import { featuredShares, feedbackOf, hidesSales } from './observables'
+import { feedbackOf, hidesSales } from './observables'
 import { pictureName } from './pictures'
 import { demoWorld, farStoreList, shopList } from './demo-stores'
 import { ownFile } from './demo-own'
@@ -121,9 +121,9 @@ function competing(list: StandinListing[], world: World): string {
   const items = new Map<number, StandinListing[]>()
   for (const l of list) items.set(l.goods.id, [...(items.get(l.goods.id) ?? []), l])
   const rows = [...items.values()].flatMap((group) => {
-    const shares = featuredShares(group)
+    const shares = world.make.seen.featured(group)
     return group.map((l, i): Row => {
-      const { days30, days90, days365 } = feedbackOf(l)
+      const { days30, days90, days365 } = feedbackOf(l, world.make.seen)
       const share = `${((shares[i] as number) * 100).toFixed(0)}%`
       return [
         group[0]?.id ?? l.id,

@@ -3,7 +3,7 @@ import { delimited, units30, type Row } from './demo-rows'
 import { ownCatalogue } from './demo-own'
 import { FarMarket } from './far-market'
 import { shuffled, type Goods } from './goods'
-import { countryOf, leaveRateOf } from './observables'
+import { countryOf } from './observables'
 import { chance, type Chance } from './random'
 import { listingId, makeListing, makeWorld, markets, type StandinListing, type Store, type World } from './world'
 
@@ -158,9 +158,9 @@ function listingsOf(story: StoreStory, store: Store, world: World, random: Chanc
   }
   return goods.map((g, i) => {
     const id = listingId(store.market, world.listings.length + i)
-    const { firstDay, days } = world
+    const { firstDay, days, make } = world
     const own = steady(g, story, i)
-    const made = makeListing(own, { store, id, rate: rateOf(i), firstDay, days, ages: story.ages }, random)
+    const made = makeListing(own, { store, id, rate: rateOf(i), firstDay, days, make, ages: story.ages }, random)
     return withTheme(upSince(made, story, world), story, i)
   })
 }
@@ -210,7 +210,7 @@ export function shopList(world: World, market: string): string {
       sales,
       list.reduce((sum, l) => sum + units30(l), 0),
       list.length,
-      Math.round(sales * leaveRateOf(store.name)),
+      Math.round(sales * world.make.seen.leaveRate(store.name)),
       `${(random.between(0.93, 1) * 100).toFixed(1)}%`,
     ]
   })

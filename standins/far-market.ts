@@ -62,7 +62,7 @@ export class FarMarket {
     this.#seed = seed
     this.#round = round
     this.stores = storeNames(stores, chance(seed))
-    this.#variants = archetypes.map(allVariants)
+    this.#variants = archetypes.map((a) => allVariants(a))
   }
 
   /** Words that goods are looked for by, and how many listings each has. */

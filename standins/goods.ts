@@ -1,5 +1,6 @@
 import { gtinCheckDigit } from '@sickle/core/identity'
-import { archetypes, type Archetype } from './archetypes'
+import type { Archetype } from './archetypes'
+import type { WorldMake } from './makes/world-make'
 import type { Chance } from './random'
 
 export type TrueStage = 'Ripe' | 'Ripening' | 'Fading' | 'Sprouting' | 'Flash'
@@ -24,8 +25,8 @@ export interface Goods {
 }
 
 /** Makes `count` different goods: a few sell most, as in any trade. */
-export function makeGoods(count: number, random: Chance): Goods[] {
-  const all = archetypes.flatMap(allVariants)
+export function makeGoods(count: number, random: Chance, make: WorldMake): Goods[] {
+  const all = make.archetypes.flatMap((a) => allVariants(a, make.moreColours))
   const printed = all.filter((g) => g.archetype.kind !== 'physical')
   const physical = all.filter((g) => g.archetype.kind === 'physical')
   const chosen = [...shuffled(printed, random).slice(0, Math.floor(count * 0.2)), ...shuffled(physical, random)].slice(
@@ -36,7 +37,7 @@ export function makeGoods(count: number, random: Chance): Goods[] {
   return shuffled(chosen, random).map((g, id) => ({
     ...g,
     id,
-    ...facts(g.archetype, g.pack, g.size, random),
+    ...facts(g, random, make),
     gtin: random.happens(0.9) ? gtin(id) : null,
   }))
 }
@@ -44,13 +45,12 @@ export function makeGoods(count: number, random: Chance): Goods[] {
 export type Variant = Pick<Goods, 'archetype' | 'size' | 'colour' | 'motif' | 'pack'>
 
 /** Colours that any thing may also come in. */
-const moreColours = ['grey', 'blue', 'yellow', 'ochre']
+export const moreColours: readonly string[] = ['grey', 'blue', 'yellow', 'ochre']
 
-export function allVariants(archetype: Archetype): Variant[] {
+export function allVariants(archetype: Archetype, more: readonly string[] = moreColours): Variant[] {
   const list: Variant[] = []
   const physical = archetype.kind === 'physical'
-  const colours =
-    physical && archetype.colours ? [...new Set([...archetype.colours, ...moreColours])] : archetype.colours
+  const colours = physical && archetype.colours ? [...new Set([...archetype.colours, ...more])] : archetype.colours
   const packs = archetype.packs ?? (physical ? [1, 2] : [1])
   for (const size of archetype.sizes ?? [null])
     for (const colour of colours ?? [null])
@@ -59,7 +59,7 @@ export function allVariants(archetype: Archetype): Variant[] {
   return list
 }
 
-function facts(a: Archetype, pack: number, size: string | null, random: Chance) {
+function facts({ archetype: a, pack, size }: Variant, random: Chance, { selling }: WorldMake) {
   const sizes = a.sizes ?? []
   const sizeFactor = size === null ? 1 : 0.85 + (0.35 * sizes.indexOf(size)) / Math.max(1, sizes.length - 1)
   const piece = a.price * sizeFactor * Math.exp(0.08 * random.normal())
@@ -70,7 +70,7 @@ function facts(a: Archetype, pack: number, size: string | null, random: Chance) 
   return {
     price: Math.round(piece * pack * packFactor * 100) / 100,
     pieceCost: Math.max(0.03, Math.round(piece * a.cost * packFactor * Math.exp(0.12 * random.normal()) * 100) / 100),
-    demand: Math.min(70, Math.exp(-0.35 + 1.25 * random.normal())),
+    demand: selling.demand(random),
     stage,
     turn: stage === 'Sprouting' ? random.between(0.72, 0.86) : random.between(0.55, 0.8),
   }

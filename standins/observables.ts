@@ -1,3 +1,4 @@
+import type { Seen, StockLook } from './makes/world-make'
 import { chance, type Chance } from './random'
 import type { StandinListing, World } from './world'
 
@@ -5,19 +6,14 @@ import type { StandinListing, World } from './world'
 
 const seedOf = (text: string) => [...text].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) >>> 0, 7)
 
-/** Share of a store's buyers who leave feedback: about half, from store to store by a quarter more or less. */
-export function leaveRateOf(store: string): number {
-  return Math.min(0.95, 0.5 * Math.exp(0.25 * chance(seedOf(store)).normal()))
-}
-
 export function trueUnits(l: StandinListing, days: number): number {
   return l.daily.slice(-days).reduce<number>((sum, n) => sum + (n ?? 0), 0)
 }
 
 /** Feedback left in the last 30, 90 and 365 days; beyond what the world remembers at the pace of what it does. */
-export function feedbackOf(l: StandinListing): { days30: number; days90: number; days365: number } {
+export function feedbackOf(l: StandinListing, seen: Seen): { days30: number; days90: number; days365: number } {
   const random = chance(Number(l.id) * 3 + 1)
-  const rate = leaveRateOf(l.store.name)
+  const rate = seen.leaveRate(l.store.name)
   const days30 = thinned(trueUnits(l, 30), rate, random)
   const days90 = days30 + thinned(trueUnits(l, 90) - trueUnits(l, 30), rate, random)
   const rest = trueUnits(l, l.daily.length)
@@ -25,45 +21,24 @@ export function feedbackOf(l: StandinListing): { days30: number; days90: number;
   return { days30, days90, days365: year }
 }
 
-/** Rise of the review count over 90 days: reviews are left more rarely, and from goods to goods by more. */
-export function reviewRiseOf(l: StandinListing): number {
+/** Rise of the review count over 90 days. */
+export function reviewRiseOf(l: StandinListing, seen: Seen): number {
   const random = chance(Number(l.id) * 5 + 3)
-  return thinned(trueUnits(l, 90), Math.min(0.9, 0.18 * Math.exp(0.4 * random.normal())), random)
+  return thinned(trueUnits(l, 90), seen.reviewRate(random), random)
 }
 
-/** Stock as it was seen about every third day of the last 90, restocked when it runs low. */
-export function stockLooksOf(l: StandinListing): { day: number; stock: number }[] {
-  const random = chance(Number(l.id) * 7 + 5)
-  const lot = Math.max(10, Math.round((trueUnits(l, 90) / 90) * random.between(20, 60)))
-  let stock = lot
-  let next = 0
-  const looks: { day: number; stock: number }[] = []
-  l.daily.slice(-90).forEach((units, day) => {
-    stock -= units ?? 0
-    while (stock < lot * 0.1) stock += lot
-    if (day < next) return
-    looks.push({ day, stock })
-    next = day + random.whole(1, 5) + (random.happens(0.04) ? 20 : 0)
-  })
-  return looks
-}
+/** Stock as it was seen now and then over the last 90 days. */
+export const stockLooksOf = (l: StandinListing, seen: Seen): StockLook[] =>
+  seen.stockLooks(l, chance(Number(l.id) * 7 + 5))
 
-/** Ranks on a market: the order of what sold in 30 days, as blurred as markets blur it. */
-export function ranksOf(world: World, market: string): Map<string, number> {
+/** Ranks on a market: the order of what sold, as blurred as markets blur it. */
+export function ranksOf({ listings, make }: World, market: string): Map<string, number> {
   const random = chance(seedOf(market))
-  const list = world.listings
+  const list = listings
     .filter((l) => l.store.market.name === market)
-    .map((l) => ({ id: l.id, blurred: (trueUnits(l, 30) + 0.3) * Math.exp(0.25 * random.normal()) }))
-    .sort((a, b) => b.blurred - a.blurred)
+    .map((l) => ({ id: l.id, by: make.seen.rankedBy(l, random) }))
+    .sort((a, b) => b.by - a.by)
   return new Map(list.map(({ id }, i) => [id, i + 1]))
-}
-
-/** Shares of time that each of the offers of one item is shown first: cheap and well-selling ones more. */
-export function featuredShares(list: readonly StandinListing[]): number[] {
-  const cheapest = Math.min(...list.map((l) => l.price + l.delivery))
-  const pulls = list.map((l) => (cheapest / (l.price + l.delivery)) ** 6 * (1 + Math.sqrt(trueUnits(l, 30))))
-  const total = pulls.reduce((a, b) => a + b, 0)
-  return pulls.map((p) => p / total)
 }
 
 /**

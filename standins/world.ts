@@ -4,7 +4,8 @@ import { demandFactor } from './demand-curve'
 import { makeGoods, shuffled, type Goods } from './goods'
 import { storeNames, supplierNames } from './names'
 import { chance, type Chance } from './random'
-import { packWords, sloppyTitle } from './titles'
+import { demoMake } from './makes/demo'
+import type { WorldMake } from './makes/world-make'
 
 export interface Market {
   name: string
@@ -84,6 +85,7 @@ export interface World {
   stores: Store[]
   listings: StandinListing[]
   offers: StandinOffer[]
+  make: WorldMake
 }
 
 export interface WorldSize {
@@ -95,6 +97,7 @@ export interface WorldSize {
   days?: number
   /** ISO day of the last figures */
   lastDay?: string
+  make?: WorldMake
 }
 
 /** Makes a world: the same size and seed give the same world. */
@@ -107,13 +110,14 @@ export function makeWorld(size: WorldSize = {}): World {
     offers: offerCount = 900,
     days = 180,
     lastDay = '2026-05-31',
+    make = demoMake,
   } = size
   const random = chance(seed)
   const firstDay = (dayOfIso(lastDay) ?? 0) - days + 1
-  const goods = makeGoods(goodsCount, random)
+  const goods = makeGoods(goodsCount, random, make)
   const stores = makeStores(storeCount, firstDay + days, random)
-  const listings = makeListings(goods, stores, listingCount, firstDay, days, random)
-  return { firstDay, days, goods, stores, listings, offers: makeOffers(goods, offerCount, random) }
+  const listings = makeListings(goods, stores, listingCount, { firstDay, days, make }, random)
+  return { firstDay, days, goods, stores, listings, offers: makeOffers(goods, offerCount, random, make), make }
 }
 
 function makeStores(count: number, today: number, random: Chance): Store[] {
@@ -126,14 +130,7 @@ function makeStores(count: number, today: number, random: Chance): Store[] {
   }))
 }
 
-function makeListings(
-  goods: Goods[],
-  stores: Store[],
-  count: number,
-  firstDay: number,
-  days: number,
-  random: Chance,
-): StandinListing[] {
+function makeListings(goods: Goods[], stores: Store[], count: number, span: Span, random: Chance): StandinListing[] {
   const listings: StandinListing[] = []
   const wanted = goods.map((g) =>
     Math.max(1, Math.round(Math.exp(0.55 + 0.33 * Math.log(g.demand + 0.2) + 0.55 * random.normal()))),
@@ -145,19 +142,15 @@ function makeListings(
     const sellers = new Set<Store>()
     const n = Math.max(1, Math.floor((wanted[i] as number) * scale + random.next()))
     while (sellers.size < n) sellers.add(weighted(fitting, weights, random))
-    listings.push(...listingsOf(g, [...sellers], listings.length, { firstDay, days }, random))
+    listings.push(...listingsOf(g, [...sellers], listings.length, span, random))
   })
   return listings
 }
 
-function listingsOf(
-  g: Goods,
-  sellers: Store[],
-  from: number,
-  span: Pick<ListingMake, 'firstDay' | 'days'>,
-  random: Chance,
-): StandinListing[] {
-  const pulls = sellers.map((s) => s.pull * Math.exp(0.6 * random.normal()) * (random.happens(0.18) ? 0 : 1))
+function listingsOf(g: Goods, sellers: Store[], from: number, span: Span, random: Chance): StandinListing[] {
+  const pulls = sellers.map(
+    (s) => s.pull * Math.exp(0.6 * random.normal()) * (random.happens(span.make.selling.dead) ? 0 : 1),
+  )
   const total = pulls.reduce((a, b) => a + b, 0) || 1
   return sellers.map((store, i) => {
     const rate = (g.demand * (pulls[i] as number)) / total
@@ -182,15 +175,17 @@ export interface ListingMake {
   days: number
   /** youngest and oldest it may be, days */
   ages: [number, number]
+  make: WorldMake
 }
+type Span = Pick<ListingMake, 'firstDay' | 'days' | 'make'>
 
 /** One listing of some goods in a store, with the days it sold on. */
 export function makeListing(
   g: Goods,
-  { store, id, rate, firstDay, days, ages }: ListingMake,
+  { store, id, rate, firstDay, days, ages, make }: ListingMake,
   random: Chance,
 ): StandinListing {
-  const daily = dailyUnits(g, rate, firstDay, days, random)
+  const daily = dailyUnits(g, rate, { firstDay, days, make }, random)
   const sold = daily.reduce<number>((a, b) => a + (b ?? 0), 0)
   const age = random.whole(...ages)
   const { currency, rate: exchange } = store.market
@@ -200,7 +195,7 @@ export function makeListing(
     id,
     goods: g,
     store,
-    title: sloppyTitle(g, random),
+    title: make.writing.title(g, random),
     price: neat(g.price * store.priceFactor * exchange * Math.exp(0.07 * random.normal()), random),
     delivery: digital ? 0 : random.pick(currency === 'GBP' ? [0, 0, 2.95, 3.5] : [0, 0, 2.95, 3.95, 4.5]),
     listedOn: firstDay + days - age,
@@ -214,14 +209,10 @@ export function makeListing(
   }
 }
 
-/** Chance around the expected course, a little wilder than Poisson; a few stretches that nobody counted. */
-function dailyUnits(g: Goods, rate: number, firstDay: number, days: number, random: Chance): (number | null)[] {
-  const units: (number | null)[] = []
-  let mood = 0
-  for (let d = 0; d < days; d++) {
-    mood = 0.8 * mood + 0.12 * random.normal()
-    units.push(random.poisson(rate * demandFactor(g, firstDay + d, firstDay, days) * Math.exp(mood)))
-  }
+/** Units around the expected course; a few stretches that nobody counted. */
+function dailyUnits(g: Goods, rate: number, { firstDay, days, make }: Span, random: Chance): (number | null)[] {
+  const expected = (d: number) => rate * demandFactor(g, firstDay + d, firstDay, days)
+  const units: (number | null)[] = make.selling.days(expected, days, random)
   if (random.happens(0.12)) {
     const at = random.whole(10, days - 60)
     units.fill(null, at, at + random.whole(2, 9))
@@ -229,7 +220,7 @@ function dailyUnits(g: Goods, rate: number, firstDay: number, days: number, rand
   return units
 }
 
-function makeOffers(goods: Goods[], count: number, random: Chance): StandinOffer[] {
+function makeOffers(goods: Goods[], count: number, random: Chance, { writing }: WorldMake): StandinOffer[] {
   const suppliers = supplierNames(14, random)
   const made = shuffled(
     goods.filter((g) => g.archetype.kind !== 'digital'),
@@ -251,8 +242,8 @@ function makeOffers(goods: Goods[], count: number, random: Chance): StandinOffer
     const near = random.happens(0.3)
     const price = Math.max(0.1, g.pieceCost * pack * 1.09 * Math.exp(0.1 * random.normal()) * (near ? 1.25 : 1))
     const cents = (x: number) => Math.round(x * 100) / 100
-    const text = sloppyTitle({ ...g, pack: 1 }, random, 0.7)
-    const words = packWords(pack, random)
+    const text = writing.title({ ...g, pack: 1 }, random, 0.7)
+    const words = writing.pack(pack, random)
     return {
       id: `QM-${2000 + i * 3}`,
       supplier: random.pick(suppliers),

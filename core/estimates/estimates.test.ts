@@ -91,8 +91,8 @@ test('feedback: twice what was left at a rate of a half; less is surer of more; 
   const many = fromFeedback(200)
   expect(many.mean).toBe(400)
   expect(many.units).toBeCloseTo(401, 0)
-  // by hand: log 401 ± 1.2816 × √(0.5 / 200.5 + 0.52²)
-  expect(many.high).toBeCloseTo(401 * Math.exp(z80 * Math.sqrt(0.5 / 200.5 + 0.52 ** 2)), 6)
+  // by hand: log 401 ± 1.2816 × √(0.5 / 200.5 + 0.7²)
+  expect(many.high).toBeCloseTo(401 * Math.exp(z80 * Math.sqrt(0.5 / 200.5 + 0.7 ** 2)), 6)
   const few = fromFeedback(2)
   expect(few.high / few.low).toBeGreaterThan(many.high / many.low)
   expect(fromFeedback(0)).toMatchObject({ mean: 0, units: 1 })
@@ -145,7 +145,8 @@ test('a leave rate is learned from pairs: its middle, its spread, and the chance
   expect(learned.rate).toBeCloseTo(0.3, 1)
   expect(learned.logSd).toBeLessThan(0.25)
   expect(learned.freedom).toBe(44)
-  // by hand, two pairs of rates 0.25 and 1: both logs mean log 0.5, so nothing moves, and the spread is that of the logs beside the usual one
+  // by hand, two pairs of rates 0.25 and 1: both logs mean log 0.5, so nothing moves, and the spread is that of the logs
+  // beside half of the usual variance, worth four pairs; the middle is known from two and one
   const two = learnedRate(
     [
       { left: 25e6, sold: 1e8 },
@@ -154,7 +155,7 @@ test('a leave rate is learned from pairs: its middle, its spread, and the chance
     usual,
   )
   expect(two.rate).toBeCloseTo(0.5, 6)
-  expect(two.logSd).toBeCloseTo(Math.sqrt(((4 * 0.25 + 2 * Math.log(2) ** 2) / 6) * (1 + 1 / 4)), 4)
+  expect(two.logSd).toBeCloseTo(Math.sqrt(((4 * 0.125 + 2 * Math.log(2) ** 2) / 6) * (1 + 1 / 3)), 4)
   // few that are learned from make it wider than many of the same spread
   const wide = fromFeedback(500, { ...usual, freedom: 4 })
   expect(wide.high / wide.low).toBeGreaterThan(1.15 * (fromFeedback(500, usual).high / fromFeedback(500, usual).low))

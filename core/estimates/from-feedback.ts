@@ -13,10 +13,10 @@ export interface LeaveRate {
  * About half of all buyers leave feedback; it varies by category (common practice, no source). The spread is wide enough that a world of
  * 35 % with a spread of 0.5 is still held by 72 of 100 intervals; where pairs are known it is learned.
  */
-export const usualLeaveRate: LeaveRate = { rate: 0.5, logSd: 0.52 }
+export const usualLeaveRate: LeaveRate = { rate: 0.5, logSd: 0.7 }
 
 /** Reviews are left far more rarely: our own guess, to be replaced by what is learned. */
-export const usualReviewRate: LeaveRate = { rate: 0.18, logSd: 0.6 }
+export const usualReviewRate: LeaveRate = { rate: 0.18, logSd: 0.9 }
 
 /**
  * Units sold from the feedback left in the same window: feedback / leave rate. Chance in who leaves it (a thinned count) and the

@@ -1,3 +1,4 @@
+export * from './calibration'
 export * from './combine'
 export * from './estimate'
 export * from './from-feedback'

@@ -8,8 +8,10 @@ export interface LeavePair {
 
 /** buyers from which on a pair tells of a rate */
 const leastSold = 5
-/** how many pairs the usual rate is worth: of its middle, and of its spread */
-const [middleWorth, spreadWorth] = [2, 4]
+/** of the usual spread, the share of variance that lies between stores of one world; the rest lies between worlds */
+const within = 0.5
+/** how many pairs the usual rate is worth: of its middle, as far as worlds differ, and of its spread */
+const [middleWorth, spreadWorth] = [within / (1 - within), 4]
 /** spread that stays however alike the pairs are */
 const leastSd = 0.05
 
@@ -28,7 +30,7 @@ export function learnedRate(pairs: readonly LeavePair[], usual: LeaveRate): Leav
   const logs = telling.map(({ left, sold }) => Math.log((left + 0.5) / (sold + 0.5)))
   // of few that left something the logarithm says little, and what it says lies too low
   const noise = telling.map(({ left }) => (1 - usual.rate) / (left + 0.5))
-  const weights = noise.map((v) => 1 / (usual.logSd ** 2 + v))
+  const weights = noise.map((v) => 1 / (within * usual.logSd ** 2 + v))
   const total = weights.reduce((a, b) => a + b, 0)
   const weighed = (of: (i: number) => number) => weights.reduce((sum, w, i) => sum + (w * of(i)) / total, 0)
   const mean = weighed((i) => logs[i] as number)
@@ -37,7 +39,7 @@ export function learnedRate(pairs: readonly LeavePair[], usual: LeaveRate): Leav
   const rate = Math.min(1, Math.exp(middle))
   const squares = n * weighed((i) => ((logs[i] as number) - mean) ** 2 - (noise[i] as number))
   const moved = ((middleWorth * n) / (middleWorth + n)) * (mean - before) ** 2
-  const variance = (spreadWorth * usual.logSd ** 2 + Math.max(0, squares) + moved) / (spreadWorth + n)
+  const variance = (spreadWorth * within * usual.logSd ** 2 + Math.max(0, squares) + moved) / (spreadWorth + n)
   return {
     rate,
     logSd: Math.sqrt(Math.max(leastSd ** 2, variance) * (1 + 1 / (middleWorth + n))),

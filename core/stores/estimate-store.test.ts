@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { combine, fromFeedback, fromLog } from '../estimates'
 import type { CompetingOffer } from '../room'
 import { estimateStore, feedbackOfOffers, type StoreEvidence } from './estimate-store'
+import { learnItems } from './learn-items'
 import { stepsOf } from './rank-sales'
 import { feedbackLooks } from './stated'
 import { rowsOfStore } from './store-rows'
@@ -142,4 +143,40 @@ test('what lists say of feedback, day by day, of one store alone', () => {
     { day: end - 40, feedback: 70 },
     { day: end, feedback: 90 },
   ])
+})
+
+/** A market of stores that sell two things each: the item's sales, and how often each store's offer of it is featured. */
+async function market(stores: number, { published, featured }: { published: boolean; featured: number }) {
+  const name = (s: number) => `Store ${s}`
+  const rows = Array.from({ length: stores }, (_, s) => [
+    listing(`a${s}`, { store: name(s), units: published ? 30 : null, title: `Copper trowel ${s} a` }),
+    listing(`b${s}`, { store: 'Others', units: 30, title: `Copper trowel ${s} a` }),
+  ]).flat()
+  const { catalog, known } = await knownOf([capture('listings', rows)])
+  const keys = new Map(rows.map((r, row) => [`Marrowgate/${String(r.id)}`, row]))
+  return {
+    catalog,
+    offers: Array.from({ length: stores }, (_, s) => offer(`a${s}`, { store: name(s), featured })),
+    find: (key: string) => keys.get(key) ?? null,
+    rowsOf: (store: string) => rowsOfStore(known.rows, known.places.find('Marrowgate', store) ?? -1),
+  }
+}
+
+test('how far items and featured shares lie off is learned from stores that publish what they sell', async () => {
+  // all sell half of an item of 60, though featured a quarter of the time: every sum is half of the truth
+  const learned = learnItems(await market(10, { published: true, featured: 0.25 }))
+  expect(learned).toMatchObject({ of: 10, extraSd: 0 })
+  // and the middle of a sum that is so unsure lies below its mean
+  expect(learned?.shift).toBeCloseTo((10 / 12) * (Math.log(2) + 0.85 ** 2 / 2), 9)
+  expect(learned?.scale).toBeLessThan(0.01)
+  expect(learnItems(await market(7, { published: true, featured: 0.25 }))).toBeNull()
+  // what is not published teaches nothing, nor does a share that nobody stated
+  expect(learnItems(await market(10, { published: false, featured: 0.25 }))).toBeNull()
+  const unstated = await market(10, { published: true, featured: 0.25 })
+  expect(learnItems({ ...unstated, offers: unstated.offers.map((o) => ({ ...o, featured: null })) })).toBeNull()
+  const offers = [offer('0', { featured: 0.5 })]
+  const plain = estimateStore(await evidence({ offers })).items
+  const moved = estimateStore(await evidence({ offers, ofItems: learned })).items
+  expect(moved!.units / plain!.units).toBeCloseTo(Math.exp(learned!.shift), 9)
+  expect(moved!.of).toBe(1)
 })

@@ -1,10 +1,12 @@
 import { ListingReader, type Catalog } from '../catalog'
 import {
+  calibrated,
   combine,
   fromFeedback,
   fromLog,
   storeSales,
   usualLeaveRate,
+  type Calibration,
   type Estimate,
   type HeldItem,
   type LeaveRate,
@@ -38,6 +40,8 @@ export interface StoreEvidence {
   /** market of the store → what ranks there say of units; null where too little is known */
   rankSales: RankSales | null
   leaveRate?: LeaveRate
+  /** how far such sums over items lie off on its market; left out or null: nothing was learned */
+  ofItems?: Calibration | null
 }
 
 const windowDays = 30
@@ -87,10 +91,21 @@ export function feedbackOfOffers(offers: readonly CompetingOffer[]): number | nu
   return isOne ? (first[0] as number) : said.reduce((sum, s) => sum + (s[0] as number), 0)
 }
 
-function byItems({ catalog, offers, find }: StoreEvidence): StoreEstimates['items'] {
+function byItems({ ofItems = null, ...evidence }: StoreEvidence): StoreEstimates['items'] {
+  const held = heldItems(evidence)
+  const sum = storeSales(held.map((h) => h.held))
+  return sum && { ...calibrated(sum, ofItems), of: held.length }
+}
+
+/** What a store offers of items whose sales on their market are known, with the item of each. */
+export function heldItems({
+  catalog,
+  offers,
+  find,
+}: Pick<StoreEvidence, 'catalog' | 'offers' | 'find'>): { item: number; held: HeldItem }[] {
   const unitsAt = unitsReader(catalog, windowDays)
   const reader = new ListingReader(catalog.listings)
-  const held = offers.flatMap(({ market, id, featured }): HeldItem[] => {
+  return offers.flatMap(({ market, id, featured }) => {
     const row = featured === null ? null : find(`${market}/${id}`)
     if (row === null || featured === null) return []
     const item = catalog.itemOf[row] as number
@@ -103,10 +118,8 @@ function byItems({ catalog, offers, find }: StoreEvidence): StoreEstimates['item
       known++
       units += of.units
     }
-    return known === 0 ? [] : [heldItem(units, featured)]
+    return known === 0 ? [] : [{ item, held: heldItem(units, featured) }]
   })
-  const sum = storeSales(held)
-  return sum && { ...sum, of: held.length }
 }
 
 /** What all sell of an item, taken for known, with the spread of what a featured share says of a share of sales. */

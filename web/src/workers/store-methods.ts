@@ -4,6 +4,7 @@ import {
   estimateStore,
   feedbackLooks,
   gapsOf,
+  learnItems,
   leaveRateOf,
   openStore,
   pricesBeside,
@@ -190,7 +191,9 @@ export function storeEstimateMethods(source: StoreSource) {
       const { rows, maker, stores } = found
       const learned = leaveRateOf(stores.list, stores.places.find(market, name) as number)
       const leave = rate === null ? learned : { ...learned, rate }
-      const offers = (await source.offers()).filter((o) => o.market === market && o.store === name)
+      const onMarket = (await source.offers()).filter((o) => o.market === market)
+      const [offers, others] = [onMarket.filter((o) => o.store === name), onMarket.filter((o) => o.store !== name)]
+      const rowsOf = (store: string) => rowsOfStore(stores.rows, stores.places.find(market, store) ?? -1)
       const estimates = estimateStore({
         catalog: maker.catalog,
         rows,
@@ -199,6 +202,8 @@ export function storeEstimateMethods(source: StoreSource) {
         find: find(maker),
         rankSales: ranksOf(maker).get(market) ?? null,
         leaveRate: leave,
+        // what the store itself states is no evidence of itself
+        ofItems: learnItems({ catalog: maker.catalog, offers: others, find: find(maker), rowsOf }),
       })
       return { ...estimates, leave }
     },

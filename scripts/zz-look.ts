@@ -1,0 +1,2 @@
+import { lookAt } from './estimate-worlds'
+lookAt(process.argv[2] ?? 'other')
