@@ -252,10 +252,3 @@ ${table(({ learned }) => errorsOf(learned))}
 Ranks need own pairs; where most of a rank sell less than five there is no estimate.
 `
 }
-export function lookAt(which: string): void {
-  for (const make of which === 'demo' ? [demoMake] : which === 'aside' ? asideMakes : otherMakes) {
-    console.log(make.name)
-    for (const [name, { plain, learned }] of Object.entries(ofMake(make)))
-      console.log('  ', name.padEnd(22), p(heldShare(plain)), p(heldShare(learned)), errorsOf(plain), '|', errorsOf(learned))
-  }
-}

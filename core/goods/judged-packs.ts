@@ -9,18 +9,19 @@ export interface JudgedPack {
   read: number | null
 }
 
-const file = new URL('./fixtures/pack-titles-languages.tsv', import.meta.url)
+const files = ['pack-titles-languages', 'pack-titles-more'].map(
+  (name) => new URL(`./fixtures/${name}.tsv`, import.meta.url),
+)
 
 /**
- * Titles of eight languages and many trades that were labelled before the patterns were written. Every second one was kept aside.
+ * Titles of eight languages and many trades that were labelled before the patterns were written, or changed. Every second one was kept aside.
  *
  * @param half 0 those the patterns were written by, 1 those kept aside
  */
 export function judgedPacks(half: 0 | 1): JudgedPack[] {
-  const lines = readFileSync(file, 'utf8').split('\n')
-  return lines
-    .filter((line) => line !== '' && !line.startsWith('#'))
-    .filter((_, i) => i % 2 === half)
+  return files
+    .map((file) => readFileSync(file, 'utf8').split('\n'))
+    .flatMap((lines) => lines.filter((line) => line !== '' && !line.startsWith('#')).filter((_, i) => i % 2 === half))
     .map((line) => {
       const [language = '', label, title = ''] = line.split('\t')
       return { language, title, truth: label === '-' ? null : Number(label), read: findPackCount(title)?.count ?? null }

@@ -29,6 +29,12 @@ const number = `(\\d{1,4}|${numberWord})`
 const size = '(?:cm|mm|m|ml|cl|l|g|kg|oz|inch|in|ft|"|litres?|liters?)'
 /** A word or a few, the last of them in the plural. */
 const plural = '(?:[\\p{L}-]+ ){0,3}[\\p{L}-]*[^s\\P{L}]s\\b'
+/** Plurals of other languages, told by what stands behind them: 'penne a sfera', 'Halter aus Messing', 'kaarsen'. */
+const otherPlural = [
+  '\\p{L}{3,}[aei] (?:\\p{L}{3,}[aei]|a|di|da|per|con)\\b',
+  '\\p{L}{4,} (?:aus|für|mit|zum|zur)\\b',
+  '\\p{L}{3,}(?<!gard|kitch|lin|wood|gold|scre|wov)en\\b(?! \\p{L}+s\\b)',
+].join('|')
 const all = (parts: string) => new RegExp(`${start}(?:${parts})${end}`, 'iu')
 const isPairwise = all(pairwise)
 const isOfPieces = all(madeOfPieces)
@@ -45,6 +51,9 @@ const one = (source: string, more: Partial<Pattern> = {}): Pattern => ({
   ...more,
 })
 const product = (m: RegExpExecArray) => toNumber(m[1]) * toNumber(m[2])
+
+/** A number of pieces in one: '12 in a pack', '100 per bag', '6 pro Packung', '4 par boîte'. */
+const perPack = `(?:in (?:a|one|each)|per|pro|je|par|por|na|w) (?:${container})`
 
 /** In order: the first that is found counts. What they must not be taken for: sizes such as 12 inch, 30 x 40 cm, 500 ml. */
 const patterns: Pattern[] = [
@@ -77,9 +86,11 @@ const patterns: Pattern[] = [
   one(`(?:^|[\\s(])[x×] ?(\\d{1,3})(?=$|[\\s),.;!])(?! ?${size}${end})`),
   one(`[\\[({](\\d{1,3}) (?:[\\p{L}-]+ )?[\\p{L}-]{3,}s[\\])}]`),
   one(`\\((\\d{1,3})\\)$`),
-  one(`${start}par (\\d{1,3})$`),
+  one(`${start}par (\\d{1,3})(?=$|[,;)])`),
+  one(`${start}${number} ${perPack}${end}`),
   one(`${start}(\\d{1,3}) sets${end}`),
-  one(`^${number} (?!${within}${end})(?=${plural})`),
+  one(`^${number} (?!${within}${end})(?=${plural}|${otherPlural})`),
+  one(`[^s\\P{L}]s (\\d{2,4})s${end}`),
   one(`^(${numberWord}) (?!${within}${end})(?=\\p{L}{3,})(?! in )`),
   one(`(?:^|[\\s(])(\\d{1,3}) ?[x×] (?=\\p{L}{3,}|A[3-6]${end})(?!(?:cm|mm|inch|litre|magnif|zoom))`),
 ]

@@ -31,13 +31,14 @@ export const container = [
   'boîtes?|ensemble|sachets?|jeu|paquets?|étui',
   'paquetes?|juego|cajas?|lote|bolsa|estuche|conjunto',
   'confezion[ei]|scatol[ae]|pacc[oh]i?|lotto|busta',
+  'rolls?|rolle|rouleau|rollo|rotolo|rol|rolka|rolo',
   'doos|dozen van|pakje|pak|zakje|verpakking|blik',
   'zestaw|komplet|kpl\\.?|opakowanie|opak\\.?|op\\.|pudełko|paczka',
   'caixas?|kit|jogo|embalagem|pacote',
 ].join('|')
 /** Those that may stand right before their number: 'Zestaw 6 szklanek'. */
 export const bareContainer =
-  'packs?|sets?|lots?|zestaw|komplet|kpl\\.?|opakowanie|opak\\.?|confezione|doos|caixa|karton'
+  'packs?|sets?|lots?|zestaw|komplet|kpl\\.?|opakowanie|opak\\.?|confezione|conf\\.?|doos|caixa|karton|(?:voordeel|voorraad|familie)pak|(?:spar|vorteils?|familien|vorrats)pack:?|(?:value|bulk|family) pack:?'
 /** words between a container and its number */
 export const ofWord = 'of|à|a|aus|mit|von|de|d’|da|di|con|van|met|z|com|para'
 
@@ -60,7 +61,9 @@ export const parts = 'teilig(?:e[snr]?)?|delige?|piece|tlg'
 export const packed = 'packs?|pk|pks|pkts?|multipacks?|pak|er[ -]?(?:set|pack|packung|box|karton)'
 
 export const dozen = 'dozen|dutzend|douzaine|docena|dozzina|dozijn|tuzin|dúzia'
-export const pair = 'pairs?|prs|paare?|paires?|par|pares|coppi[ae]|paio|paia|paar|para|pary'
+/** 'para' is Polish where it begins a title or is counted, and 'for' elsewhere */
+export const pair =
+  'pairs?|prs|paare?|paires?|par|pares|coppi[ae]|paio|paia|paar|(?<=^|\\d )para(?= \\p{L}+(?:k|ek|ic|ów|ki)\\b)|pary'
 /** packs named by their number in one word, and it */
 export const namedPacks: [string, number][] = [
   ['(?:twin|double|duo)[ -]?(?:pack|set)|doppelpack|zweierpack|duopack|dúo', 2],
@@ -76,18 +79,18 @@ export const free = 'free|gratis|offerts?|omaggio|grátis|kostenlos'
 /** Things that come in twos and are sold as one, in the eight languages. */
 export const pairwise = [
   'gloves|socks|scissors|shears|secateurs|snips|loppers|boots|clogs|slippers|shoes|trainers|trousers|jeans|shorts|leggings|tights|pliers|tweezers|headphones|earphones|earbuds|goggles|glasses|laces|binoculars|earrings|insoles',
-  'socken|handschuhe|schuhe|stiefel|strümpfe|ohrringe|schnürsenkel|hausschuhe|einlegesohlen',
+  '\\p{L}*(?:socken|schuhe|stiefel)|strümpfe|ohrringe|schnürsenkel|hausschuhe|einlegesohlen',
   'chaussettes|gants|chaussures|bottes|ciseaux|lacets|lunettes|chaussons',
   'calcetines|guantes|zapatos|botas|tijeras|cordones|gafas|zapatillas',
   'calze|calzini|guanti|scarpe|stivali|forbici|lacci|occhiali|ciabatte',
   'sokken|handschoenen|schoenen|laarzen|veters|pantoffels',
-  'skarpet(?:ki|ek|y)|rękawic(?:zki|e)|buty|butów|sznurowadła|nożyczki|okulary|kapcie',
+  'skarpet(?:ki|ek|y)|rękawic(?:z(?:ki|ek)|e)?|buty|butów|sznurowadła|nożyczki|okulary|kapcie',
   'meias|luvas|sapatos|botas|tesouras|atacadores|óculos|chinelos',
 ].join('|')
 
 /** One thing that is made of as many pieces as its title says. */
 export const madeOfPieces =
-  'jigsaw|puzzles?|puzzels?|puzles?|bricks?|baustein\\p{L}*|klemmbaustein\\p{L}*|construction set'
+  'jigsaw|puzzles?|puzzels?|puzles?|rompecabezas|quebra-cabeças?|casse-têtes?|układanka|bettwäsche|bettgarnitur|werkzeugk(?:offer|asten)|tool ?(?:kit|box)|bricks?|baustein\\p{L}*|klemmbaustein\\p{L}*|construction set'
 
 /** What a leading figure may count within one thing, so that it is no pack: 3 tier stand, 5 in 1 tester. */
 export const within =

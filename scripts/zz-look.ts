@@ -1,2 +1,0 @@
-import { lookAt } from './estimate-worlds'
-lookAt(process.argv[2] ?? 'other')
