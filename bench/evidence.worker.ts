@@ -63,6 +63,7 @@ function catalog(): Catalog {
     offers: [],
     forms: titleForms([]),
     groupOf: places.slice(0, count),
+    lessons: [],
     seasons: new Map(),
   }
 }

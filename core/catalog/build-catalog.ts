@@ -1,4 +1,4 @@
-import { joinListings } from '../goods'
+import { inForce, joinListings } from '../goods'
 import type { Capture } from '../records'
 import { stopIfCancelled } from '../problem'
 import { mergeOffers } from '../supply'
@@ -10,9 +10,10 @@ import { itemsByHand, lazyIndex, membersOf } from './items-by-hand'
 import { joinableOf } from './joinable'
 import { mergeListings } from './merge-listings'
 import { numberListings } from './number-listings'
-import { noCorrections, type Corrections } from './rules'
+import { noCorrections, type SaidOfGoods } from './rules'
 import { salesBlock } from './sales-block'
 import { fillFromStores } from './stores-in-listings'
+import { titleLessons } from './title-lessons'
 import { windowEnds } from './window-ends'
 import { unpublishedUnits } from './unpublished-units'
 
@@ -33,7 +34,7 @@ export interface WorkOptions {
 export async function buildCatalog(
   captures: readonly Capture[],
   options: WorkOptions = {},
-  said: Pick<Corrections, 'apart' | 'together'> = noCorrections,
+  said: SaidOfGoods = noCorrections,
 ): Promise<Catalog> {
   const step = stepper(options)
   const { count, captures: numbered } = numberListings(captures)
@@ -41,9 +42,12 @@ export async function buildCatalog(
   const listings = fillFromStores(mergeListings(count, numbered), captures)
   await step(0.15)
   const sales = salesBlock(count, numbered)
-  const joinable = await joinableOf(listings, null, (done) => step(0.2 + 0.3 * done))
+  const titles = await joinableOf(listings, null, (done) => step(0.2 + 0.3 * done))
+  const index = lazyIndex(listings)
+  const lessons = titleLessons(titles, said, index)
+  const joinable = { ...titles, lessons: inForce(lessons) }
   const groupOf = await joinListings(joinable, (done) => step(0.5 + 0.2 * done))
-  const itemOf = itemsByHand(groupOf, said, () => joinable, lazyIndex(listings))
+  const itemOf = itemsByHand(groupOf, said, () => joinable, index)
   const { starts, members } = membersOf(itemOf)
   const seasons = categorySeasons(mergeTerms(captures))
   const life = await itemLives({ listings, sales, starts, members }, seasons, (done) => step(0.7 + 0.2 * done))
@@ -55,6 +59,7 @@ export async function buildCatalog(
     sales,
     forms: joinable.forms,
     groupOf,
+    lessons,
     itemOf,
     starts,
     members,

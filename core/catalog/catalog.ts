@@ -1,5 +1,5 @@
 import type { SeasonIndex } from '../demand'
-import type { TitleForms } from '../goods'
+import type { TitleForms, WordLesson } from '../goods'
 import type { Offer } from '../supply'
 import type { Table } from '../tables'
 import type { SalesBlock } from './sales-block'
@@ -12,6 +12,8 @@ export interface Catalog {
   /** their titles taken apart, and listing → the group that barcodes and titles join it to, whatever the seller said */
   forms: TitleForms
   groupOf: Int32Array
+  /** what those titles teach of words, with what the seller took back */
+  lessons: WordLesson[]
   /** listing → item */
   itemOf: Int32Array
   /** item → its listings: `members` from `starts[item]` up to `starts[item + 1]` */

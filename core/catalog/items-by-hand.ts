@@ -1,9 +1,9 @@
 import { addTo, regroup, type Joinable } from '../goods'
 import type { Table } from '../tables'
 import { ListingIndex } from './find-listing'
-import type { Corrections } from './rules'
+import type { SaidOfGoods } from './rules'
 
-type Said = Pick<Corrections, 'apart' | 'together'>
+type Said = Pick<SaidOfGoods, 'apart' | 'together'>
 
 /**
  * Items out of the groups that listings were joined to, with what the seller said of some: one set apart stands alone, and what is left

@@ -1,3 +1,4 @@
+import { inForce, joinListings, lessonName, type WordLesson } from '../goods'
 import type { Capture } from '../records'
 import { placesOf } from '../tables'
 import { stepper, type WorkOptions } from './build-catalog'
@@ -8,8 +9,9 @@ import { itemsByHand, membersOf } from './items-by-hand'
 import { labelsOf } from './joinable'
 import { renewLives } from './renew-lives'
 import type { CatalogChange } from './catalog-change'
-import type { Corrections } from './rules'
+import type { SaidOfGoods } from './rules'
 import { sameItems } from './same-items'
+import { titleLessons } from './title-lessons'
 
 export interface RejoinOptions extends WorkOptions {
   /** captures of kinds other than listings and sales */
@@ -19,24 +21,28 @@ export interface RejoinOptions extends WorkOptions {
 }
 
 /**
- * Other items by what the seller says of a few listings: listings and their groups are what they were, and of the items only those that
- * it touches are worked out.
+ * Other items by what the seller says of a few listings: listings are what they were, their groups too unless that teaches other words, and of
+ * the items only those that it touches are worked out.
  *
  * @throws Problem 'cancelled'
  */
 export async function rejoinCatalog(
   before: Catalog,
-  said: Pick<Corrections, 'apart' | 'together'>,
+  said: SaidOfGoods,
   { others, index, ...work }: RejoinOptions,
 ): Promise<CatalogChange> {
   const step = stepper(work)
   const { listings } = before
-  const joinable = () => ({ forms: before.forms, ...labelsOf(listings) })
-  const itemOf = itemsByHand(before.groupOf, said, joinable, index)
+  const titles = { forms: before.forms, ...labelsOf(listings) }
+  const lessons = titleLessons(titles, said, index)
+  const joinable = { ...titles, lessons: inForce(lessons) }
+  const isTaughtAnew = namesOf(before.forms.words, before.lessons) !== namesOf(before.forms.words, lessons)
+  const groupOf = isTaughtAnew ? await joinListings(joinable, (done) => step(0.3 * done)) : before.groupOf
+  const itemOf = itemsByHand(groupOf, said, () => joinable, index)
   const { starts, members } = membersOf(itemOf)
   const joined = { listings, itemOf, items: starts.length - 1 }
-  const reach = await itemReach(others, joined, { index, onProgress: (done) => step(0.5 * done) })
-  const now = { ...before, itemOf, starts, members, reach }
+  const reach = await itemReach(others, joined, { index, onProgress: (done) => step(0.3 + 0.2 * done) })
+  const now = { ...before, groupOf, lessons, itemOf, starts, members, reach }
   const same = sameItems(before, now, {
     ...before,
     oldOf: placesOf(listings.rows),
@@ -45,3 +51,10 @@ export async function rejoinCatalog(
   const life = await renewLives(before, now, same.sold, (done) => step(0.5 + 0.5 * done))
   return { catalog: { ...now, life }, sameAs: same.all }
 }
+
+/** Names of what is believed. */
+const namesOf = (words: readonly string[], lessons: readonly WordLesson[]) =>
+  inForce(lessons)
+    .map((l) => lessonName(l, words))
+    .sort()
+    .join('\n')

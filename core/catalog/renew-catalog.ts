@@ -1,5 +1,5 @@
 import type { UnitSeries } from '../demand'
-import { joinMore } from '../goods'
+import { inForce, joinMore } from '../goods'
 import type { KindName } from '../records'
 import { mergeOffers } from '../supply'
 import { differingRows, placesOf, textAt, textColumn } from '../tables'
@@ -15,10 +15,11 @@ import { layOver } from './lay-over'
 import { mergeListings } from './merge-listings'
 import { numberListings } from './number-listings'
 import { renewLives } from './renew-lives'
-import type { Corrections } from './rules'
+import type { SaidOfGoods } from './rules'
 import { salesBlock, seriesAt } from './sales-block'
 import { sameItems } from './same-items'
 import { fillFromStores } from './stores-in-listings'
+import { titleLessons } from './title-lessons'
 import { unpublishedUnits } from './unpublished-units'
 import { windowEnds } from './window-ends'
 
@@ -34,7 +35,7 @@ const ofListings: readonly KindName[] = ['listings', 'sales', 'stores']
 export async function renewCatalog(
   before: Catalog,
   gathered: Gathered,
-  said: Pick<Corrections, 'apart' | 'together'>,
+  said: SaidOfGoods,
   options: WorkOptions = {},
 ): Promise<CatalogChange> {
   const step = stepper(options)
@@ -43,11 +44,13 @@ export async function renewCatalog(
     ? unchanged(before)
     : (layOver(before, gathered) ?? (await mergedAnew(before, gathered, step)))
   await step(0.4)
-  const joinable = await joinableOf(next.listings, knownForms(before, next), (done) => step(0.4 + 0.1 * done))
+  const titles = await joinableOf(next.listings, knownForms(before, next), (done) => step(0.4 + 0.1 * done))
+  const index = lazyIndex(next.listings)
+  const lessons = isOnlyOthers ? before.lessons : titleLessons(titles, said, index)
+  const joinable = { ...titles, lessons: inForce(lessons) }
   const groupOf = isOnlyOthers
     ? before.groupOf
     : await joinMore(joinable, groupsThatStand(before, next), (done) => step(0.5 + 0.2 * done))
-  const index = lazyIndex(next.listings)
   const itemOf = itemsByHand(groupOf, said, () => joinable, index)
   const { starts, members } = membersOf(itemOf)
   const seasons = gathered.kinds.has('terms') ? categorySeasons(mergeTerms(gathered.others)) : before.seasons
@@ -59,6 +62,7 @@ export async function renewCatalog(
     unpublished: next.unpublished,
     forms: joinable.forms,
     groupOf,
+    lessons,
     itemOf,
     starts,
     members,

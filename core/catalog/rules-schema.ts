@@ -1,5 +1,5 @@
 import { costSchemas, feeScheduleSchema, ofRules, ownCostSchema } from '../margin'
-import { anyText, byName, currency, isoDay, listOf, moneyE4, record, span, text, whole } from '../schema'
+import { anyText, byName, currency, isoDay, listOf, moneyE4, record, span, text, truth, whole } from '../schema'
 import { worthSchema } from '../verdict'
 import { noCorrections, plainRules, type Corrections, type SellerRules } from './rules'
 
@@ -31,6 +31,7 @@ export const correctionsSchema = record({
   costs: byName(ownCostSchema, 1e6),
   apart: byName(text(4000), 1e6),
   together: byName(text(4000), 1e6),
+  unlearned: byName(truth(), 1e6),
 })
 
 /** Prices set by hand, E4 of the home currency, by item and market. */

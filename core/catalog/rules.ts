@@ -29,9 +29,14 @@ export interface Corrections {
   apart: Record<string, string>
   /** listings that are the goods of another item, by their key: that item's key */
   together: Record<string, string>
+  /** what titles taught of words and the seller does not want, by `lessonName` */
+  unlearned: Record<string, true>
 }
 
-export const noCorrections: Corrections = { packs: {}, offers: {}, costs: {}, apart: {}, together: {} }
+/** What decides which listings are the same goods, whatever their titles say. */
+export type SaidOfGoods = Pick<Corrections, 'apart' | 'together' | 'unlearned'>
+
+export const noCorrections: Corrections = { packs: {}, offers: {}, costs: {}, apart: {}, together: {}, unlearned: {} }
 
 /** Rules of a fresh workspace: no tax, no fees known; of each market they are assumed until the seller enters them. */
 export function plainRules(homeCurrency: string): SellerRules {

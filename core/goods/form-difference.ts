@@ -1,7 +1,7 @@
 import { differenceOf, isOneRoot, isSaidOtherwise, saysNoOther, tells, type Difference } from './difference'
-import type { SameWords } from './same-words'
 import type { TitleForms } from './title-forms'
 import { wordWeights } from './title-forms'
+import type { WordLesson } from './word-lessons'
 
 /** more words than these are not only written otherwise */
 const mostOtherwise = 3
@@ -17,19 +17,18 @@ export class FormDifference {
   /** whether some words of one are others of another written otherwise: the same few are met over and over */
   readonly #otherwise = new Map<string, boolean>()
 
-  readonly #learned = new Set<string>()
+  /** pairs of words that listings teach to mean the same, and to be of two goods; words that set apart by themselves */
+  readonly #same = new Set<string>()
+  readonly #apart = new Set<string>()
+  readonly #setsApart: Uint8Array
   /** which words mean something that other words mean too, or that must agree: 1 for those */
   readonly #tells: Uint8Array
 
-  /** @param learned words that listings of one barcode show to mean the same */
-  constructor(forms: TitleForms, learned: readonly SameWords[] = [], weights = wordWeights(forms)) {
+  /** @param lessons what listings teach of words, as far as it is in force */
+  constructor(forms: TitleForms, lessons: readonly WordLesson[] = [], weights = wordWeights(forms)) {
     this.#forms = forms
-    for (const { these, those } of learned)
-      for (const [a, b] of [
-        [these, those],
-        [those, these],
-      ] as const)
-        this.#learned.add(keyOf(a, b))
+    this.#setsApart = new Uint8Array(forms.words.length)
+    for (const lesson of lessons) this.#learn(lesson)
     this.#weights = weights
     this.#tells = Uint8Array.from(forms.words, (word) => Number(tells(word)))
     const numberOf = new Map(forms.words.map((word, id) => [word, id]))
@@ -55,7 +54,20 @@ export class FormDifference {
       if (y <= x) j++
       if (alone[0].length > mostOtherwise && alone[1].length > mostOtherwise) return false
     }
+    if (this.#areTaughtApart(...alone)) return false
     return saysNoOther(this.#weightOfAll(alone[0]), this.#weightOfAll(alone[1])) || this.#isOtherwise(...alone)
+  }
+
+  #learn({ says, these, those }: WordLesson): void {
+    if (those.length === 0) for (const id of these) this.#setsApart[id] = 1
+    const pairs = says === 'same' ? this.#same : this.#apart
+    pairs.add(keyOf(these, those)).add(keyOf(those, these))
+  }
+
+  #areTaughtApart(a: readonly number[], b: readonly number[]): boolean {
+    if (this.#apart.size === 0) return false
+    if (this.#apart.has(keyOf(a, b))) return true
+    return !this.#same.has(keyOf(a, b)) && [...a, ...b].some((id) => this.#setsApart[id] === 1)
   }
 
   #weightOfAll(ids: readonly number[]): number {
@@ -74,7 +86,7 @@ export class FormDifference {
   #isOtherwise(a: number[], b: number[]): boolean {
     const { words } = this.#forms
     const [first, second] = [a[0] as number, b[0] as number]
-    if (this.#learned.size > 0 && this.#learned.has(keyOf(a, b))) return true
+    if (this.#same.size > 0 && this.#same.has(keyOf(a, b))) return true
     // most pairs by far differ in one plain word on either side
     const isPlain = a.length === 1 && b.length === 1 && !this.#tells[first] && !this.#tells[second]
     if (isPlain) return isOneRoot(words[first] as string, words[second] as string)

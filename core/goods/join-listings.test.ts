@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { joinListings, joinMore, regroup, titleForms, type Joinable } from '.'
+import { joinListings, joinMore, learnLessons, regroup, titleForms, type Joinable } from '.'
 
 type Named = [title: string, gtin?: string | null, brand?: string | null]
 function joinable(list: readonly Named[]): Joinable {
@@ -7,11 +7,9 @@ function joinable(list: readonly Named[]): Joinable {
     const known = [...new Set(words)].filter((w) => w != null)
     return Int32Array.from(words, (w) => known.indexOf(w as string))
   }
-  return {
-    forms: titleForms(list.map(([title]) => title)),
-    gtins: codes(list.map(([, gtin]) => gtin)),
-    brands: codes(list.map(([, , brand]) => brand)),
-  }
+  const forms = titleForms(list.map(([title]) => title))
+  const gtins = codes(list.map(([, gtin]) => gtin))
+  return { forms, gtins, brands: codes(list.map(([, , brand]) => brand)), lessons: learnLessons({ forms, gtins }) }
 }
 const joined = async (list: readonly Named[]) => [...(await joinListings(joinable(list)))]
 

@@ -1,10 +1,10 @@
 import { AlikeForms } from './alike-forms'
 import { Groups } from './groups'
-import { sameWordsOf } from './same-words'
 import type { TitleForms } from './title-forms'
 import { wordWeights } from './title-forms'
 import { leastShared } from './difference'
 import { FormDifference } from './form-difference'
+import type { WordLesson } from './word-lessons'
 
 /** What listings are joined by, as columns: one entry a listing, -1 where nothing is known. */
 export interface Joinable {
@@ -12,6 +12,8 @@ export interface Joinable {
   /** numbers of barcodes, and of brands: two different ones of either are never joined by words */
   gtins: Int32Array
   brands: Int32Array
+  /** what listings teach of words, as far as it is in force */
+  lessons?: readonly WordLesson[]
 }
 
 type Progress = (done: number) => Promise<void>
@@ -67,7 +69,7 @@ export async function joinMore(
 }
 
 /** Groups of some listings by themselves, as if there were no others: what is left of a group when some are taken out of it. */
-export function regroup({ forms, gtins, brands }: Joinable, listings: readonly number[]): number[][] {
+export function regroup({ forms, gtins, brands, ...taught }: Joinable, listings: readonly number[]): number[][] {
   const of = (column: Int32Array) => Int32Array.from(listings, (l) => column[l] as number)
   const groups = new Groups(of(gtins), of(brands))
   const formOf = of(forms.formOf)
@@ -82,7 +84,7 @@ export function regroup({ forms, gtins, brands }: Joinable, listings: readonly n
     addTo(bunches, forms.figuresOf[form] as number, form)
   }
   const search = new AlikeForms(forms, wordWeights(forms))
-  const join = joining(groups, firstOf, { forms, gtins, brands })
+  const join = joining(groups, firstOf, { forms, gtins, brands, ...taught })
   for (const bunch of bunches.values()) for (const _ of search.search(bunch, join)) continue
   const parts = new Map<number, number[]>()
   listings.forEach((l, i) => addTo(parts, groups.root(i), l))
@@ -169,8 +171,8 @@ function joinOne(
  * Two groups that have barcodes each are either together by them already, or kept apart by them. A title that says little is a part
  * of many that say more, and does not bring those together: of each group the title that says most speaks for it.
  */
-function joining(groups: Groups, firstOf: Int32Array, { forms, gtins }: Joinable) {
-  const difference = new FormDifference(forms, sameWordsOf(forms, gtins))
+function joining(groups: Groups, firstOf: Int32Array, { forms, lessons }: Joinable) {
+  const difference = new FormDifference(forms, lessons)
   const first = (form: number) => firstOf[form] as number
   const fullest = new Map<number, number>()
   const speaker = (form: number) => fullest.get(groups.root(first(form))) ?? form

@@ -7,8 +7,8 @@ import {
   FormNumbering,
   leastShared,
   likenessOf,
+  inForce,
   saidOtherwise,
-  sameWordsOf,
   wordWeights,
   type TitleForms,
 } from '../goods'
@@ -57,7 +57,7 @@ export class OwnMatcher {
     this.#own = own
     this.#catalog = catalog
     const forms = new FormNumbering(catalog.forms)
-    const same = sameWordsOf(catalog.forms, textColumn(catalog.listings, 'gtin').codes)
+    const same = inForce(catalog.lessons).filter((l) => l.says === 'same')
     this.#formsOfOwn = own.map((o) => {
       const form = forms.form(o.title)
       if (form < 0) return []
