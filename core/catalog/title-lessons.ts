@@ -1,4 +1,6 @@
-import { learnLessons, type Joinable, type WordLesson } from '../goods'
+import { asWritten, learnLessons, lessonName, type Joinable, type WordLesson } from '../goods'
+import { textAt, textColumn } from '../tables'
+import type { Catalog } from './catalog'
 import type { ListingIndex } from './find-listing'
 import type { SaidOfGoods } from './rules'
 
@@ -15,4 +17,53 @@ export function titleLessons(
     })
   const said = { together: places(together), apart: places(apart) }
   return learnLessons({ forms, gtins, said, takenBack: new Set(Object.keys(unlearned)) })
+}
+
+/** A lesson in words, for people. */
+export interface ToldLesson {
+  /** by which it is taken back */
+  name: string
+  says: WordLesson['says']
+  these: readonly string[]
+  /** empty where the words set apart by themselves */
+  those: readonly string[]
+  barcodes: number
+  byHand: number
+  /** titles of two listings that show it */
+  example: readonly [string, string]
+  isTakenBack: boolean
+}
+
+/** All lessons, those shown most often first. */
+export function toldLessons({
+  lessons,
+  forms,
+  listings,
+}: Pick<Catalog, 'lessons' | 'forms' | 'listings'>): ToldLesson[] {
+  const titles = titlesOfForms({ forms, listings }, new Set(lessons.flatMap((l) => l.example)))
+  const told = lessons.map((lesson): ToldLesson => {
+    const [a, b] = lesson.example.map((form) => titles.get(form) ?? '') as [string, string]
+    const words = (ids: readonly number[]) => ids.map((id) => asWritten(forms.words[id] as string, [a, b]))
+    return {
+      name: lessonName(lesson, forms.words),
+      says: lesson.says,
+      these: words(lesson.these),
+      those: words(lesson.those),
+      barcodes: lesson.barcodes,
+      byHand: lesson.byHand,
+      example: [a, b],
+      isTakenBack: lesson.isTakenBack,
+    }
+  })
+  return told.sort((a, b) => b.byHand - a.byHand || b.barcodes - a.barcodes || (a.name < b.name ? -1 : 1))
+}
+
+function titlesOfForms({ forms, listings }: Pick<Catalog, 'forms' | 'listings'>, wanted: ReadonlySet<number>) {
+  const title = textColumn(listings, 'title')
+  const found = new Map<number, string>()
+  for (let i = 0; i < forms.formOf.length && found.size < wanted.size; i++) {
+    const form = forms.formOf[i] as number
+    if (wanted.has(form) && !found.has(form)) found.set(form, textAt(title, i) ?? '')
+  }
+  return found
 }

@@ -4,6 +4,7 @@ import {
   dozen,
   free,
   madeOfPieces,
+  magnifying,
   namedPacks,
   numberWord,
   ofWord,
@@ -38,12 +39,15 @@ const otherPlural = [
 const all = (parts: string) => new RegExp(`${start}(?:${parts})${end}`, 'iu')
 const isPairwise = all(pairwise)
 const isOfPieces = all(madeOfPieces)
+const isGlass = all(magnifying)
 
 interface Pattern {
   re: RegExp
   count: (m: RegExpExecArray) => number
   /** says nothing of one thing that is made of many pieces */
   isPiece?: true
+  /** says nothing of a glass that makes things larger so many times */
+  isMagnified?: true
 }
 const one = (source: string, more: Partial<Pattern> = {}): Pattern => ({
   re: new RegExp(source, 'iu'),
@@ -86,7 +90,8 @@ const patterns: Pattern[] = [
   one(`(?:^|[\\s(])[x×] ?(\\d{1,3})(?=$|[\\s),.;!])(?! ?${size}${end})`),
   one(`[\\[({](\\d{1,3}) (?:[\\p{L}-]+ )?[\\p{L}-]{3,}s[\\])}]`),
   one(`\\((\\d{1,3})\\)$`),
-  one(`${start}par (\\d{1,3})(?=$|[,;)])`),
+  one(`${start}par (\\d{1,3})${end}(?! ?(?:jours?|mois|ans?|heures?|minutes?|${size})${end})`),
+  one(`(?:^|[\\s(,])(\\d{1,3}) ?[x×](?=$| ?[,;.)\\]]| [-–(\\[])`, { isMagnified: true }),
   one(`${start}${number} ${perPack}${end}`),
   one(`${start}(\\d{1,3}) sets${end}`),
   one(`^${number} (?!${within}${end})(?=${plural}|${otherPlural})`),
@@ -108,8 +113,8 @@ export function findPackCount(title: string): PackCount | null {
   if (first) return { count: toNumber(first[1]), from: first[0].trim() }
   const spared = withoutSizes(text)
   const isMadeOfPieces = isOfPieces.test(text)
-  for (const { re, count, isPiece } of patterns) {
-    if (isPiece && isMadeOfPieces) continue
+  for (const { re, count, isPiece, isMagnified } of patterns) {
+    if ((isPiece && isMadeOfPieces) || (isMagnified && isGlass.test(text))) continue
     const m = re.exec(spared)
     if (!m) continue
     const found = count(m)

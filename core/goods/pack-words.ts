@@ -92,6 +92,10 @@ export const pairwise = [
 export const madeOfPieces =
   'jigsaw|puzzles?|puzzels?|puzles?|rompecabezas|quebra-cabeças?|casse-têtes?|układanka|bettwäsche|bettgarnitur|werkzeugk(?:offer|asten)|tool ?(?:kit|box)|bricks?|baustein\\p{L}*|klemmbaustein\\p{L}*|construction set'
 
+/** Things that are told by how many times they make larger: '10x loupe'. */
+export const magnifying =
+  '\\p{L}*magnif\\p{L}*|loupe|lup[ae]|lente|\\p{L}*zoom|\\p{L}*(?:scope|skop|scopio|scópio)|binoculars?|fernglas|jumelles|prismáticos|binocolo|verrekijker|lornetka|vergrootglas|vergrößerung|lens'
+
 /** What a leading figure may count within one thing, so that it is no pack: 3 tier stand, 5 in 1 tester. */
 export const within =
   '(?:tier|in|inch|cell|pocket|compartment|port|head|way|arm|ply|drawer|shelf|seater|cup|step|layer|hole|leg|wick|tube|section|hour|litre|liter|gallon|foot|panel|prong|tine|speed|watt|volt|string|key|man|star|bit|piece|thread|tc|magnif\\p{L}*|(?:day|week|month|year|colour|color|page|card|minute|second)s?)'

@@ -9,7 +9,7 @@ const colours: Record<string, string> = {
   yellow: 'gelb jaune amarillo amarilla giallo gialla geel gele zolty zolta amarelo amarela',
   orange: 'arancione oranje pomaranczowy laranja naranja',
   purple: 'lila violett violet violette morado morada viola paars fioletowy roxo',
-  pink: 'rosa roze rozowy rozowa',
+  pink: 'rosa rose roze rozowy rozowa',
   brown: 'braun marron marrone bruin bruine brazowy brazowa castanho',
   grey: 'gray grau gris grigio grigia grijs grijze szary szara szare cinza',
   beige: '',
@@ -19,8 +19,13 @@ const colours: Record<string, string> = {
   clear: 'transparent transparente trasparente',
   anthracite: 'anthrazit antracita antracite antraciet',
   natural: 'naturel naturale',
+  multicolour: 'multicolor multicolore mehrfarbig bunt meerkleurig kolorowy multicoloured colourful',
+  burgundy: 'bordeaux bordo',
+  ivory: 'elfenbein ivoire marfil avorio',
   ...Object.fromEntries(
-    'olive sage terracotta cream navy teal copper rust mustard charcoal ochre'.split(' ').map((c) => [c, '']),
+    'olive sage terracotta cream navy teal copper rust mustard charcoal ochre mint amber lavender khaki coral peach lime tan'
+      .split(' ')
+      .map((c) => [c, '']),
   ),
 }
 /** shades that belong to the colour behind them, and compounds of some languages that begin with them */
@@ -97,7 +102,7 @@ function colourOfStem(root: string): string | null {
 /** Plurals and the endings of verbs go; what makes another word of it ('grinder') stays. */
 function stem(word: string): string {
   if (word.length > 4 && word.endsWith('ies')) return `${word.slice(0, -3)}y`
-  if (word.length > 5 && /(?:ch|sh|x|ss)es$/.test(word)) return word.slice(0, -2)
+  if (word.length > 4 && /(?:ch|sh|x|ss)es$/.test(word)) return word.slice(0, -2)
   if (word.length > 3 && word.endsWith('s') && !/(?:ss|us|is)$/.test(word)) return word.slice(0, -1)
   if (word.length > 6 && word.endsWith('iser')) return word
   if (word.length > 6 && word.endsWith('izer')) return `${word.slice(0, -4)}iser`

@@ -1,4 +1,4 @@
-import { areSame, differenceOf, likenessOf } from './difference'
+import { areSame, differenceOf, likenessOf, type Difference } from './difference'
 import type { TitleSignature } from './title-signature'
 
 export interface Alike {
@@ -66,7 +66,11 @@ export class TitleIndex {
   }
 
   #likeness(wanted: TitleSignature, other: TitleSignature): Likeness {
-    const difference = differenceOf(wanted.words, other.words, (word) => this.weight(word))
+    const difference = withColours(
+      differenceOf(wanted.words, other.words, (word) => this.weight(word)),
+      wanted,
+      other,
+    )
     const clashes = clashesOf(wanted, other)
     const isSame = areSame(difference) && sameMarks(wanted, other)
     const verdict = clashes.length > 0 ? 'variant' : isSame ? 'same' : 'similar'
@@ -112,6 +116,15 @@ export class TitleIndex {
     return sum
   }
 }
+
+/** A colour that only one title says stands against what only the other says: a shade that is no word of ours may be among it. */
+function withColours(difference: Difference, a: TitleSignature, b: TitleSignature): Difference {
+  const [x, y] = difference.alone
+  const only = (mine: TitleSignature, theirs: TitleSignature) => (theirs.colours.length === 0 ? mine.colours.length : 0)
+  return { ...difference, alone: [x + colourWeighs * only(a, b), y + colourWeighs * only(b, a)] }
+}
+/** more than words that say nothing, so that both sides say something then */
+const colourWeighs = 1.2
 
 function clashesOf(a: TitleSignature, b: TitleSignature): string[] {
   const sizes = a.sizes.length > 0 && b.sizes.length > 0 ? clash(a.sizes, b.sizes, unitOf) : []

@@ -124,6 +124,13 @@ export function wordOfToken(token: string): string | null {
   return noise.has(token) || noise.has(word) || (word.length === 1 && !/\d/.test(word)) ? null : word
 }
 
+/** A word as a title writes it, without case and accents; the word itself where it is not found. @param word as signatures have it */
+export function asWritten(word: string, titles: readonly string[]): string {
+  const plain = word.replace(/^[+!]/, '')
+  const tokens = titles.flatMap((title) => tokensOf(foldedOf(title)))
+  return tokens.find((token) => wordOfToken(token) === plain) ?? plain
+}
+
 /** One text for all titles that say the same. */
 export function signatureKey(s: TitleSignature): string {
   return [s.words.join(' '), figuresKey(s)].join('\u0001')

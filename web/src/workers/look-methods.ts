@@ -1,4 +1,12 @@
-import { itemSellers, listingChoices, pricedUnits, soldTitles, type Item, type ItemMaker } from '@sickle/core/catalog'
+import {
+  itemSellers,
+  listingChoices,
+  pricedUnits,
+  soldTitles,
+  toldLessons,
+  type Item,
+  type ItemMaker,
+} from '@sickle/core/catalog'
 import { mayList } from '@sickle/core/clear'
 import { courseOf, optionLifts, priceResponse } from '@sickle/core/demand'
 import { findRow, type FindRow } from '@sickle/core/engine'
@@ -74,6 +82,11 @@ export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Te
         if (!item?.category) return null
         const { catalog } = await engine().maker
         return optionLifts(listingChoices(catalog, item.category))
+      },
+
+      /** What the titles of all listings teach of words. */
+      async titleLessons(_: CallContext) {
+        return toldLessons((await engine().maker).catalog)
       },
 
       ...alike.methods,

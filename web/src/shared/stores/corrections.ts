@@ -36,6 +36,13 @@ export function correctionsByHand(
       correct({ apart: without(apart), together: { ...without(together), ...added } }),
     )
   }
+  /** Whether what titles taught of some words is made use of. */
+  function setTaught(lesson: string, isWanted: boolean): Promise<void> {
+    const { [lesson]: _, ...unlearned } = corrections.value.value.unlearned
+    return step('what titles taught', () =>
+      correct({ unlearned: isWanted ? unlearned : { ...unlearned, [lesson]: true } }),
+    )
+  }
   /** A cost of one item alone; undefined takes it back to the rules. */
   function setOwnCost(item: string, some: Partial<CostInputs>): Promise<void> {
     const own = Object.fromEntries(
@@ -45,5 +52,5 @@ export function correctionsByHand(
     const costs = Object.keys(own).length === 0 ? others : { ...others, [item]: own }
     return step('a cost', () => correct({ costs }))
   }
-  return { correct, setPack, setOffer, setApart, setTogether, setOwnCost }
+  return { correct, setPack, setOffer, setApart, setTogether, setTaught, setOwnCost }
 }

@@ -15,6 +15,7 @@ import NumberField from '@/shared/widgets/NumberField.vue'
 import BackupPanel from './BackupPanel.vue'
 import LearnedPanel from './LearnedPanel.vue'
 import RateTable from './RateTable.vue'
+import TaughtPanel from './TaughtPanel.vue'
 import HouseSelect from '@/shared/widgets/HouseSelect.vue'
 
 const rules = useRules()
@@ -109,6 +110,7 @@ const sign = computed(() => currencySign(rules.home))
     </section>
     <RateTable class="panel" @change="(rates) => change({ rates })" />
     <LearnedPanel class="panel" />
+    <TaughtPanel class="panel" />
     <BackupPanel class="panel" />
   </div>
 </template>
