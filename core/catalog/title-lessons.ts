@@ -43,7 +43,11 @@ export function toldLessons({
   const titles = titlesOfForms({ forms, listings }, new Set(lessons.flatMap((l) => l.example)))
   const told = lessons.map((lesson): ToldLesson => {
     const [a, b] = lesson.example.map((form) => titles.get(form) ?? '') as [string, string]
-    const words = (ids: readonly number[]) => ids.map((id) => asWritten(forms.words[id] as string, [a, b]))
+    const words = (ids: readonly number[]) =>
+      asWritten(
+        ids.map((id) => forms.words[id] as string),
+        [a, b],
+      )
     return {
       name: lessonName(lesson, forms.words),
       says: lesson.says,

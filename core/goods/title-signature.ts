@@ -124,11 +124,19 @@ export function wordOfToken(token: string): string | null {
   return noise.has(token) || noise.has(word) || (word.length === 1 && !/\d/.test(word)) ? null : word
 }
 
-/** A word as a title writes it, without case and accents; the word itself where it is not found. @param word as signatures have it */
-export function asWritten(word: string, titles: readonly string[]): string {
-  const plain = word.replace(/^[+!]/, '')
+/**
+ * Words as titles write them, in the order of the titles, without case and accents; a word that is not found stays as it is.
+ *
+ * @param words as signatures have them
+ */
+export function asWritten(words: readonly string[], titles: readonly string[]): string[] {
   const tokens = titles.flatMap((title) => tokensOf(foldedOf(title)))
-  return tokens.find((token) => wordOfToken(token) === plain) ?? plain
+  const found = words.map((word) => {
+    const plain = word.replace(/^[+!]/, '')
+    const at = tokens.findIndex((token) => wordOfToken(token) === plain)
+    return { at: at < 0 ? tokens.length : at, written: tokens[at] ?? plain }
+  })
+  return found.sort((a, b) => a.at - b.at).map(({ written }) => written)
 }
 
 /** One text for all titles that say the same. */

@@ -22,7 +22,7 @@ const lessons = useLatest([() => workspace.version], async () =>
 )
 const shown = computed(() => (isWhole.value ? (lessons.value ?? []) : (lessons.value ?? []).slice(0, fewShown)))
 
-const phrase = (words: readonly string[]) => words.join(' + ')
+const phrase = (words: readonly string[]) => words.join(' ')
 const shownBy = ({ barcodes, byHand }: ToldLesson) =>
   [byHand > 0 ? `you, ${plural(byHand, 'time')}` : '', barcodes > 0 ? plural(barcodes, 'barcode') : '']
     .filter(Boolean)
@@ -39,8 +39,7 @@ async function want(lesson: ToldLesson) {
     <h2>What titles taught</h2>
     <p class="small quiet">
       Words by which listings are taken for the same goods, or for others, because barcodes or you have shown it: three
-      barcodes, or two listings that you joined or set apart. It may be wrong; forget what is, and listings are joined
-      anew.
+      barcodes, or you twice. It may be wrong: forget what is, and listings are joined anew.
     </p>
     <p v-if="lessons?.length === 0" class="small">Nothing yet.</p>
     <PlainTable v-else-if="lessons">
@@ -59,13 +58,13 @@ async function want(lesson: ToldLesson) {
               ><b>{{ phrase(l.these) }}</b> sets apart</template
             >
             <template v-else-if="l.says === 'same'"
-              ><b>{{ phrase(l.these) }}</b> is as <b>{{ phrase(l.those) }}</b></template
+              ><b>{{ phrase(l.these) }}</b> means <b>{{ phrase(l.those) }}</b></template
             >
             <template v-else
               ><b>{{ phrase(l.these) }}</b> is not <b>{{ phrase(l.those) }}</b></template
             >
           </td>
-          <td class="small">{{ shownBy(l) }}</td>
+          <td class="small shown">{{ shownBy(l) }}</td>
           <td class="small quiet">{{ l.example[0] }}<br />{{ l.example[1] }}</td>
           <td class="num">
             <NButton
@@ -89,6 +88,9 @@ async function want(lesson: ToldLesson) {
 </template>
 
 <style scoped>
+.shown {
+  white-space: nowrap;
+}
 .back td:not(:last-child) {
   color: var(--quiet);
   text-decoration: line-through;
