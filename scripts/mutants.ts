@@ -26,7 +26,7 @@ interface Place {
 function placesIn(folder: string): Place[] {
   const path = join(home, 'core', folder)
   const files = readdirSync(path, { recursive: true, encoding: 'utf8' }).filter(
-    (f) => f.endsWith('.ts') && !/\.test\.ts$|judged-|test-|index\.ts$/.test(f),
+    (f) => f.endsWith('.ts') && !/\.test\.ts$|judged-|test-|index\.ts$|corpus\//.test(f),
   )
   return files.flatMap((f) => {
     const file = join('core', folder, f)
