@@ -21,6 +21,8 @@ export interface JudgedBy {
   level: Growth | null
   isSeasonal: boolean
   isScatterKnown: boolean
+  /** so many units tell no more than one, where orders are of several pieces; 1 where it is left out */
+  clump?: number
 }
 
 export interface Judged {
@@ -33,10 +35,10 @@ export interface Judged {
 export function judgeStage(
   { series, rules, end }: Judged,
   facts: Facts,
-  { growth, level, isSeasonal, isScatterKnown }: JudgedBy,
+  { growth, level, isSeasonal, isScatterKnown, clump = 1 }: JudgedBy,
 ): Stage {
   const { p, slopePerWeek } = facts
-  if (facts.observedDays < rules.minDays || facts.units90 < rules.minUnits) return 'Unclear'
+  if (facts.observedDays < rules.minDays || facts.units90 < rules.minUnits * clump) return 'Unclear'
   if (facts.units90 >= rules.flashUnits && isFlash(series, rules, end, facts.units90)) return 'Flash'
   if (isSeasonal) return 'Seasonal'
   const trends = (way: 1 | -1) => isTrend(way, facts, growth, rules)

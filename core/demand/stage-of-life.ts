@@ -1,3 +1,4 @@
+import { clumpOf } from './clumps'
 import { allWeeks, changeOf } from './course'
 import type { Growth } from './growth'
 import { scatteredOver } from './own-scatter'
@@ -82,6 +83,7 @@ export function stageOfLife(
     growth: seasonless ?? growth,
     level: scattered.level(rules),
     isScatterKnown: scattered.isKnown,
+    clump: clumpOf(plain),
     isSeasonal: yearly !== null && isSeason(yearly, rules.seasonStrength),
   }
   return { stage: judgeStage({ series, rules, end }, facts, judgedBy), ...facts }
