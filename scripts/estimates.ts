@@ -150,7 +150,8 @@ ${await goodsSection()}
 ### Whole worlds of other trades
 
 The same figures where everything is of another make: kitchens in English with model numbers, desks in German, pets and babies in French; weeks of offers, spells without stock and orders of
-several at once blur the stages of life. Barcodes are known of some listings, as in the demo. Words and thresholds were not changed for them; those with a star were made last.
+several at once blur the stages of life. Barcodes are known of some listings, as in the demo. At the first look packs were right in
+82 to 95 % ("3x" at the end, "par 3" within a title) and offers in 76 to 93 % (shades that were no words of ours): both were mended by the first three, and hold in the others, whose trades are the same.
 
 ${await wholeWorlds()}
 
