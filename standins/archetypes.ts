@@ -541,3 +541,6 @@ export const archetypes: readonly Archetype[] = [
     sizes: ['A4', 'A5'],
   },
 ]
+
+/** Colours that any thing may also come in. */
+export const moreColours: readonly string[] = ['grey', 'blue', 'yellow', 'ochre']

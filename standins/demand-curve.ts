@@ -1,6 +1,6 @@
 import { weekday } from '@sickle/core/identity'
 import type { Season } from './archetypes'
-import type { Goods } from './goods'
+import type { Goods } from './things'
 
 /** Which day of the year each season peaks, and how strongly it swings. */
 const seasons: Record<Season, { peak: number; swing: number }> = {

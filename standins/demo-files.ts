@@ -7,7 +7,8 @@ import { feedbackOf, hidesSales } from './observables'
 import { pictureName } from './pictures'
 import { demoWorld, farStoreList, shopList } from './demo-stores'
 import { ownFile } from './demo-own'
-import type { StandinListing, World } from './world'
+import type { World } from './world'
+import type { StandinListing } from './things'
 
 /** A demo file before it is put into bytes; `rows` become a spreadsheet. */
 export interface DemoFile {

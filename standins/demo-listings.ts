@@ -1,7 +1,8 @@
 import { isoDay } from '@sickle/core/identity'
 import { dayInWords, delimited, image, lastDay, path, sometimes, units30, type Row } from './demo-rows'
 import { choicesOf, commissionOf, countryOf, creatorsOf, hidesSales, ranksOf } from './observables'
-import type { StandinListing, World } from './world'
+import type { World } from './world'
+import type { StandinListing } from './things'
 
 /** The listings of each market, in the form that market exports. */
 

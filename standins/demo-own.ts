@@ -1,9 +1,10 @@
 import { isoDay } from '@sickle/core/identity'
 import { delimited, type Row } from './demo-rows'
-import { shuffled, type Goods } from './goods'
+import { shuffled } from './goods'
 import { chance } from './random'
 import { sloppyTitle } from './titles'
 import type { World } from './world'
+import type { Goods } from './things'
 
 /** One thing that the demo's shop sells itself, with what it truly is. */
 export interface OwnGoods {

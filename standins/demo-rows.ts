@@ -1,6 +1,7 @@
 import { isoDay } from '@sickle/core/identity'
 import { pictureName } from './pictures'
-import type { StandinListing, World } from './world'
+import type { World } from './world'
+import type { StandinListing } from './things'
 
 export type Row = (string | number | null)[]
 

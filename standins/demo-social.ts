@@ -2,7 +2,8 @@ import { isoDay } from '@sickle/core/identity'
 import { delimited, type Row } from './demo-rows'
 import { clipsOf, commissionOf, trueUnits } from './observables'
 import { chance } from './random'
-import type { StandinListing, World } from './world'
+import type { World } from './world'
+import type { StandinListing } from './things'
 
 /** Clips and lives about listings of the social shop, those of the last 90 days. */
 export function clipFile(list: readonly StandinListing[], world: World): string {

@@ -2,10 +2,11 @@ import { isoDay } from '@sickle/core/identity'
 import { delimited, units30, type Row } from './demo-rows'
 import { ownCatalogue } from './demo-own'
 import { FarMarket } from './far-market'
-import { shuffled, type Goods } from './goods'
+import { shuffled } from './goods'
 import { countryOf } from './observables'
 import { chance, type Chance } from './random'
-import { listingId, makeListing, makeWorld, markets, type StandinListing, type Store, type World } from './world'
+import { listingId, makeListing, makeWorld, markets, type World } from './world'
+import type { Goods, StandinListing, Store } from './things'
 
 /** A store of the demo that has something to be found out about it. */
 export interface StoreStory {

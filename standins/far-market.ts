@@ -1,9 +1,10 @@
 import { gtinCheckDigit } from '@sickle/core/identity'
 import { archetypes } from './archetypes'
-import { allVariants, type Variant } from './goods'
+import { allVariants } from './goods'
 import { rangeName, storeNames } from './names'
 import { chance } from './random'
 import { sloppyTitle } from './titles'
+import type { Variant } from './things'
 
 /** A listing as the far market tells of it on the day it is asked. */
 export interface FarListing {

@@ -1,28 +1,8 @@
 import { gtinCheckDigit } from '@sickle/core/identity'
-import type { Archetype } from './archetypes'
+import { moreColours, type Archetype } from './archetypes'
 import type { WorldMake } from './makes/world-make'
 import type { Chance } from './random'
-
-export type TrueStage = 'Ripe' | 'Ripening' | 'Fading' | 'Sprouting' | 'Flash'
-
-/** One goods as it truly is. */
-export interface Goods {
-  id: number
-  archetype: Archetype
-  size: string | null
-  colour: string | null
-  motif: string | null
-  pack: number
-  gtin: string | null
-  /** usual price in EUR of the whole pack, and a supplier's price of one piece */
-  price: number
-  pieceCost: number
-  /** units a day over all markets, before season, weekday and stage */
-  demand: number
-  stage: TrueStage
-  /** where in the 180 days a flash peaks or a sprout begins, 0–1 */
-  turn: number
-}
+import type { Goods, TrueStage, Variant } from './things'
 
 /** Makes `count` different goods: a few sell most, as in any trade. */
 export function makeGoods(count: number, random: Chance, make: WorldMake): Goods[] {
@@ -41,11 +21,6 @@ export function makeGoods(count: number, random: Chance, make: WorldMake): Goods
     gtin: random.happens(0.9) ? gtin(id) : null,
   }))
 }
-
-export type Variant = Pick<Goods, 'archetype' | 'size' | 'colour' | 'motif' | 'pack'>
-
-/** Colours that any thing may also come in. */
-export const moreColours: readonly string[] = ['grey', 'blue', 'yellow', 'ochre']
 
 export function allVariants(archetype: Archetype, more: readonly string[] = moreColours): Variant[] {
   const list: Variant[] = []

@@ -1,6 +1,7 @@
 import type { Seen, StockLook } from './makes/world-make'
 import { chance, type Chance } from './random'
-import type { StandinListing, World } from './world'
+import type { World } from './world'
+import type { StandinListing } from './things'
 
 /** What a market shows of a listing whose true sales the made-up world knows. Each follows from the listing's number alone. */
 

@@ -1,4 +1,4 @@
-import type { Variant } from './goods'
+import type { Variant } from './things'
 import type { Chance } from './random'
 
 const praise = ['NEW', 'lovely', 'great gift', 'top quality', 'free delivery', 'handy', 'ideal gift', 'premium', 'best']

@@ -1,22 +1,11 @@
 import { dayOfIso } from '@sickle/core/identity'
-import type { Kind } from './archetypes'
 import { demandFactor } from './demand-curve'
-import { makeGoods, shuffled, type Goods } from './goods'
+import { makeGoods, shuffled } from './goods'
 import { storeNames, supplierNames } from './names'
 import { chance, type Chance } from './random'
+import type { Goods, Market, StandinListing, StandinOffer, Store } from './things'
 import { demoMake } from './makes/demo'
 import type { WorldMake } from './makes/world-make'
-
-export interface Market {
-  name: string
-  currency: string
-  /** EUR → its currency */
-  rate: number
-  kinds: Kind[]
-  /** share of all listings */
-  weight: number
-  weekly: boolean
-}
 
 export const markets: readonly Market[] = [
   { name: 'Marrowgate', currency: 'EUR', rate: 1, kinds: ['physical'], weight: 5, weekly: false },
@@ -32,50 +21,6 @@ export const markets: readonly Market[] = [
     weekly: true,
   },
 ]
-
-export interface Store {
-  name: string
-  market: Market
-  since: number
-  /** how much of the sales of a goods it draws, and how dear it is */
-  pull: number
-  priceFactor: number
-}
-
-export interface StandinListing {
-  id: string
-  goods: Goods
-  store: Store
-  title: string
-  /** in the market's currency */
-  price: number
-  delivery: number
-  listedOn: number
-  rating: number | null
-  reviews: number
-  unitsTotal: number
-  tags: string[]
-  /** units on each of the days; null is a day nobody counted */
-  daily: (number | null)[]
-}
-
-export interface StandinOffer {
-  id: string
-  supplier: string
-  goods: Goods
-  title: string
-  /** pieces in the supplier's pack */
-  pack: number
-  /** USD for one pack from 1, 10 and 50 packs on */
-  prices: [number, number, number]
-  minOrder: number
-  delivery: number
-  lead: string
-  shipsFrom: string
-  stock: number
-  orders: number
-  rating: number
-}
 
 /** The made-up world with its truth. */
 export interface World {

@@ -102,7 +102,11 @@ test('finds leave as a file with the columns that are seen, in their order', asy
 })
 
 test('what was said of joins by hand holds in the catalog', async () => {
-  const said = { apart: {}, together: { 'Marrowgate/4': 'Marrowgate/1', 'Marrowgate/99': 'Marrowgate/1' }, unlearned: {} }
+  const said = {
+    apart: {},
+    together: { 'Marrowgate/4': 'Marrowgate/1', 'Marrowgate/99': 'Marrowgate/1' },
+    unlearned: {},
+  }
   const { starts, members } = await buildCatalog([capture()], {}, said)
   expect([...members.subarray(starts[0], starts[1])]).toEqual([0, 3])
   expect(starts.length - 1).toBe(rows.length - 1)

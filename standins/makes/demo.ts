@@ -1,5 +1,4 @@
-import { archetypes } from '../archetypes'
-import { moreColours } from '../goods'
+import { archetypes, moreColours } from '../archetypes'
 import { packWords, sloppyTitle } from '../titles'
 import { logNormalRates, reviewRates } from './seen'
 import { lastDays, sumOf, type Seen, type Selling, type WorldMake } from './world-make'

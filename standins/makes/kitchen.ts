@@ -1,5 +1,5 @@
 import type { Archetype } from '../archetypes'
-import type { Variant } from '../goods'
+import type { Variant } from '../things'
 import type { Chance } from '../random'
 import { modelOf, type Writing } from './world-make'
 

@@ -1,5 +1,5 @@
 import type { Chance } from '../random'
-import type { StandinListing } from '../world'
+import type { StandinListing } from '../things'
 import { chanceOf } from './selling'
 import { lastDays, sumOf, type Seen, type StockLook } from './world-make'
 

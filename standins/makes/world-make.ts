@@ -1,7 +1,6 @@
 import type { Archetype } from '../archetypes'
-import type { Goods, Variant } from '../goods'
 import type { Chance } from '../random'
-import type { StandinListing } from '../world'
+import type { Goods, StandinListing, Variant } from '../things'
 
 /** How sellers of a world write. */
 export interface Writing {

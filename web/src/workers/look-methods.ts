@@ -84,11 +84,6 @@ export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Te
         return optionLifts(listingChoices(catalog, item.category))
       },
 
-      /** What the titles of all listings teach of words. */
-      async titleLessons(_: CallContext) {
-        return toldLessons((await engine().maker).catalog)
-      },
-
       ...alike.methods,
       ...people.methods,
     },
@@ -104,6 +99,11 @@ function alikeMethods(engine: () => ItemEngine) {
   let titles: TitleIndex | null = null
   return {
     methods: {
+      /** What the titles of all listings teach of words. */
+      async titleLessons(_: CallContext) {
+        return toldLessons((await engine().maker).catalog)
+      },
+
       /** Other items whose titles are alike: offered to be joined, never joined by themselves. */
       async alike(_: CallContext, key: string): Promise<FindAlike[]> {
         const [item, maker] = [await engine().itemOf(key), await engine().maker]
