@@ -63,16 +63,24 @@ const limited = computed(() => chips.value.length > 0 || Object.keys(query.query
       :title="`Fees of ${assumed.join(', ')} are assumed: ${assumedFeesWords}`"
       >○ fees assumed on {{ assumed.length === 1 ? assumed[0] : `${assumed.length} markets` }}</RouterLink
     >
-    <span class="small quiet"
-      >● counted ◐ reported ◔ estimated ○ assumed · 30 days{{
-        workspace.summary.figuresTo === null ? '' : ` to ${dayInWords(workspace.summary.figuresTo)}`
-      }}</span
-    >
-    <AgeMark class="old" :day="workspace.summary.figuresTo" />
+    <span class="known">
+      <span class="small quiet"
+        >● counted ◐ reported ◔ estimated ○ assumed · 30 days{{
+          workspace.summary.figuresTo === null ? '' : ` to ${dayInWords(workspace.summary.figuresTo)}`
+        }}</span
+      >
+      <AgeMark class="old" :day="workspace.summary.figuresTo" />
+    </span>
   </div>
 </template>
 
 <style scoped>
+/* how things are known and how old they are stay on one line */
+.known {
+  display: inline-flex;
+  gap: 8px;
+  white-space: nowrap;
+}
 .chips {
   display: flex;
   align-items: center;
