@@ -1,5 +1,6 @@
 import { findPackCount } from '.'
 import { isReadRight, judgedPacks } from './judged-packs'
+import { toldFigures } from '../../standins/told-figures'
 
 test.each([0, 1] as const)('packs of eight languages, half %d: at least 96 % are read right', (half) => {
   const packs = judgedPacks(half)
@@ -7,6 +8,8 @@ test.each([0, 1] as const)('packs of eight languages, half %d: at least 96 % are
   expect(packs.filter((p) => p.truth === null).length).toBeGreaterThan(40)
   const wrong = packs.filter((p) => !isReadRight(p))
   expect(wrong.length).toBeLessThanOrEqual(0.04 * packs.length)
+  const told = toldFigures('Pack counts in eight languages', 'all')[half]
+  expect(`${packs.length - wrong.length} of ${packs.length}`).toBe(told)
 })
 
 test.each([
