@@ -4,6 +4,7 @@ import type { TitleForms } from './title-forms'
 import { wordWeights } from './title-forms'
 import { leastShared } from './difference'
 import { FormDifference } from './form-difference'
+import { taughtPairs } from './taught-pairs'
 import type { WordLesson } from './word-lessons'
 
 /** What listings are joined by, as columns: one entry a listing, -1 where nothing is known. */
@@ -30,6 +31,7 @@ export async function joinListings(of: Joinable, onProgress: Progress = async ()
   const firstOf = new ExactJoin(groups, of).joinAll().firstOf
   const search = new AlikeForms(of.forms, wordWeights(of.forms))
   const join = joining(groups, firstOf, of)
+  joinTaught(of, join)
   let done = 0
   for (const bunch of byFigures(of.forms, (form) => (firstOf[form] as number) >= 0)) {
     let place = 0
@@ -59,10 +61,11 @@ export async function joinMore(
   }
   const search = new AlikeForms(of.forms, wordWeights(of.forms))
   const join = joining(groups, firstOf, of)
+  const isFresh = new Set(fresh)
+  joinTaught(of, join, (a, b) => isFresh.has(a) || isFresh.has(b))
   let turn = 0
   const turns = 1 + standing.length / 5000
   for (const _ of search.searchFor(fresh, standing, join)) await onProgress(turn++ / turns)
-  const isFresh = new Set(fresh)
   for (const bunch of byFigures(of.forms, (form) => isFresh.has(form)))
     for (const _ of search.search(bunch, join)) await onProgress(1)
   return groups.numbered()
@@ -85,6 +88,7 @@ export function regroup({ forms, gtins, brands, ...taught }: Joinable, listings:
   }
   const search = new AlikeForms(forms, wordWeights(forms))
   const join = joining(groups, firstOf, { forms, gtins, brands, ...taught })
+  joinTaught({ forms, ...taught }, join)
   for (const bunch of bunches.values()) for (const _ of search.search(bunch, join)) continue
   const parts = new Map<number, number[]>()
   listings.forEach((l, i) => addTo(parts, groups.root(i), l))
@@ -178,6 +182,7 @@ function joining(groups: Groups, firstOf: Int32Array, { forms, lessons }: Joinab
   const speaker = (form: number) => fullest.get(groups.root(first(form))) ?? form
   return {
     least: leastShared,
+    isThere: (form: number) => first(form) >= 0,
     apart: (form: number) => groups.hasLabel(first(form)),
     worthwhile: (a: number, b: number) => groups.mayJoin(first(a), first(b)),
     onPair: (a: number, b: number) => {
@@ -188,6 +193,16 @@ function joining(groups: Groups, firstOf: Int32Array, { forms, lessons }: Joinab
       fullest.set(groups.root(first(a)), difference.fuller(x, y))
     },
   }
+}
+
+/** Joins forms that differ in taught words alone. */
+function joinTaught(
+  { forms, lessons = [] }: Pick<Joinable, 'forms' | 'lessons'>,
+  { isThere, worthwhile, onPair }: ReturnType<typeof joining>,
+  isWanted: (a: number, b: number) => boolean = () => true,
+): void {
+  for (const [a, b] of taughtPairs(forms, lessons))
+    if (isThere(a) && isThere(b) && isWanted(a, b) && worthwhile(a, b)) onPair(a, b)
 }
 
 /** Only forms that state the same sizes, colours and pack are compared: each such bunch is searched by itself. */

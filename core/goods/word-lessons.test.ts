@@ -1,13 +1,17 @@
 import {
   FormDifference,
   inForce,
+  joinListings,
+  joinMore,
   learnLessons,
   lessonName,
+  regroup,
   saidOtherwise,
   titleForms,
   type SaidOfListings,
   type WordLesson,
 } from '.'
+import { taughtPairs } from './taught-pairs'
 
 type Titled = readonly [title: string, gtin: number]
 
@@ -155,4 +159,42 @@ test('a title is said otherwise with one exchange, either way round, each word o
   expect(saidOtherwise(ids('serving trough oak'), lessons)).toEqual([ids('serving flower box oak')])
   expect(saidOtherwise(ids('serving flower box'), lessons)).toEqual([ids('serving trough')])
   expect(saidOtherwise(ids('serving flower'), lessons)).toEqual([])
+})
+
+test('pairs that differ in taught words alone are found, however short, each once, and of the same figures', () => {
+  const titles: Titled[] = [
+    ...thrice('serving trough', 'serving flower box'),
+    ['trough teak', -1],
+    ['flower box teak', -1],
+    ['trough teak 20 cm', -1],
+    ['flower box teak 30 cm', -1],
+    ['flower teak', -1],
+  ]
+  const { forms, lessons } = taught(titles)
+  const rows = (pair: [number, number]) => pair.map((form) => titles[[...forms.formOf].indexOf(form)]![0])
+  const pairs = [...taughtPairs(forms, lessons)].map(rows)
+  expect(pairs).toHaveLength(4)
+  expect(pairs).toContainEqual(['trough teak', 'flower box teak'])
+  expect([...taughtPairs(forms, [])]).toEqual([])
+  expect([
+    ...taughtPairs(
+      forms,
+      lessons.map((l) => ({ ...l, says: 'apart' as const })),
+    ),
+  ]).toEqual([])
+})
+
+test('short titles are joined by what barcodes teach, also when they come later', async () => {
+  const titles: Titled[] = [
+    ...thrice('serving trough', 'serving flower box'),
+    ['trough teak', -1],
+    ['flower box teak', -1],
+  ]
+  const { forms, lessons } = taught(titles)
+  const gtins = Int32Array.from(titles, ([, gtin]) => gtin)
+  const of = { forms, gtins, brands: gtins.map(() => -1), lessons }
+  expect([...(await joinListings(of))]).toEqual([0, 0, 1, 1, 2, 2, 3, 3])
+  expect([...(await joinMore(of, Int32Array.from([0, 0, 1, 1, 2, 2, 3, -1])))]).toEqual([0, 0, 1, 1, 2, 2, 3, 3])
+  expect(regroup(of, [6, 7])).toEqual([[6, 7]])
+  expect([...(await joinListings({ ...of, lessons: [] }))]).toEqual([0, 0, 1, 1, 2, 2, 3, 4])
 })

@@ -1,0 +1,36 @@
+import type { TitleForms } from './title-forms'
+import { saidOtherwise, type WordLesson } from './word-lessons'
+
+/**
+ * Forms that differ in nothing but words that are taught to mean the same, each pair once. Short titles share too little else to be found by
+ * likeness.
+ *
+ * @param lessons what is in force
+ */
+export function* taughtPairs(forms: TitleForms, lessons: readonly WordLesson[]): Generator<[number, number]> {
+  const same = lessons.filter((l) => l.says === 'same')
+  if (same.length === 0) return
+  const byWord = new Map<number, WordLesson[]>()
+  for (const lesson of same)
+    for (const side of [lesson.these, lesson.those]) {
+      const word = side[0] as number
+      byWord.set(word, [...(byWord.get(word) ?? []), lesson])
+    }
+  const formOf = new Map<string, number>()
+  const candidates: { form: number; others: string[] }[] = []
+  for (let form = 0; form < forms.figuresOf.length; form++) {
+    const words = [...forms.wordIds.subarray(forms.starts[form], forms.starts[form + 1])]
+    const its = new Set(words.flatMap((word) => byWord.get(word) ?? []))
+    if (its.size === 0) continue
+    const key = (ids: readonly number[]) => `${forms.figuresOf[form]} ${ids.join(' ')}`
+    const others = saidOtherwise(words, [...its]).map(key)
+    if (others.length === 0) continue
+    formOf.set(key(words), form)
+    candidates.push({ form, others })
+  }
+  for (const { form, others } of candidates)
+    for (const key of others) {
+      const other = formOf.get(key)
+      if (other !== undefined && form < other) yield [form, other]
+    }
+}
