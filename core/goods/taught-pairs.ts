@@ -1,5 +1,5 @@
 import type { TitleForms } from './title-forms'
-import { saidOtherwise, type WordLesson } from './word-lessons'
+import type { WordLesson, WordPair } from './word-lessons'
 
 /**
  * Forms that differ in nothing but words that are taught to mean the same, each pair once. Short titles share too little else to be found by
@@ -33,4 +33,15 @@ export function* taughtPairs(forms: TitleForms, lessons: readonly WordLesson[]):
       const other = formOf.get(key)
       if (other !== undefined && form < other) yield [form, other]
     }
+}
+
+/** Every way of saying a set of words with one exchange of words that mean the same. @param words ascending */
+export function saidOtherwise(words: readonly number[], same: readonly WordPair[]): number[][] {
+  const has = (some: readonly number[]) => some.every((id) => words.includes(id))
+  const exchanged = (from: readonly number[], to: readonly number[]) =>
+    [...new Set([...words.filter((id) => !from.includes(id)), ...to])].sort((x, y) => x - y)
+  return same.flatMap(({ these, those }) => [
+    ...(has(these) ? [exchanged(these, those)] : []),
+    ...(has(those) ? [exchanged(those, these)] : []),
+  ])
 }

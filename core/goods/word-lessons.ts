@@ -59,13 +59,24 @@ export const lessonName = (
 
 /** All that listings teach of words, those taken back too. */
 export function learnLessons({ forms, gtins, said = nothingSaid, takenBack = new Set() }: LessonSource): WordLesson[] {
-  const shown = new Shown(forms)
-  fromOtherBarcodes(shown, gtins)
+  const shown = new Shown(forms, byBarcodes(forms, gtins))
   fromSeller(shown, said)
-  // what speaks against a lesson is only counted of those there are
-  fromBarcodes(shown, gtins)
   againstBySeller(shown, said)
   return shown.lessons(takenBack)
+}
+
+/** what barcodes show, by the forms it was learned from: it is asked for anew whenever the seller says something */
+const known = new WeakMap<TitleForms, ReadonlyMap<string, Evidence>>()
+
+function byBarcodes(forms: TitleForms, gtins: Int32Array): ReadonlyMap<string, Evidence> {
+  const found = known.get(forms)
+  if (found) return found
+  const shown = new Shown(forms)
+  fromOtherBarcodes(shown, gtins)
+  // what speaks against a lesson is only counted of those there are
+  fromBarcodes(shown, gtins)
+  known.set(forms, shown.found)
+  return shown.found
 }
 
 /** What is believed. */
@@ -81,10 +92,16 @@ interface Evidence {
 /** Counts what shows each lesson. */
 class Shown {
   readonly forms: TitleForms
-  readonly #found = new Map<string, Evidence>()
+  readonly #found: Map<string, Evidence>
 
-  constructor(forms: TitleForms) {
+  /** @param from what is shown already */
+  constructor(forms: TitleForms, from: ReadonlyMap<string, Evidence> = new Map()) {
     this.forms = forms
+    this.#found = new Map([...from].map(([key, evidence]) => [key, { ...evidence }]))
+  }
+
+  get found(): ReadonlyMap<string, Evidence> {
+    return this.#found
   }
 
   wordsOf(form: number): Int32Array {
@@ -233,15 +250,4 @@ function differencesOf(shown: Shown, pairs: SaidOfListings['apart']): { pair: Wo
     const isTelling = a >= 0 && b >= 0 && a !== b && figuresOf[a] === figuresOf[b]
     return isTelling ? [{ pair: shown.difference(a, b), example: [a, b] as [number, number] }] : []
   })
-}
-
-/** Every way of saying a set of words with one exchange of words that mean the same. @param words ascending */
-export function saidOtherwise(words: readonly number[], same: readonly WordPair[]): number[][] {
-  const has = (some: readonly number[]) => some.every((id) => words.includes(id))
-  const exchanged = (from: readonly number[], to: readonly number[]) =>
-    [...new Set([...words.filter((id) => !from.includes(id)), ...to])].sort((x, y) => x - y)
-  return same.flatMap(({ these, those }) => [
-    ...(has(these) ? [exchanged(these, those)] : []),
-    ...(has(those) ? [exchanged(those, these)] : []),
-  ])
 }
