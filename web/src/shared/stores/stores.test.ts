@@ -1,3 +1,4 @@
+import { noCorrections } from '@sickle/core/catalog'
 import { jest } from '@jest/globals'
 import { createPinia, setActivePinia } from 'pinia'
 import { createApp } from 'vue'
@@ -75,7 +76,10 @@ test('corrections and costs of one item can be set and taken back', async () => 
   expect(rules.corrections).toMatchObject({ apart: { 'm/1': 'm/0' }, together: { 'm/2': 'm/9' } })
   await rules.setTogether(['m/2'], null)
   await rules.setApart('m/1', null)
-  expect(rules.corrections).toEqual({ packs: {}, offers: {}, costs: {}, apart: {}, together: {} })
+  await rules.setTaught('same: a / b', false)
+  expect(rules.corrections.unlearned).toEqual({ 'same: a / b': true })
+  await rules.setTaught('same: a / b', true)
+  expect(rules.corrections).toEqual(noCorrections)
 })
 
 describe('jobs', () => {
