@@ -1,5 +1,5 @@
 import { spanWords } from './span-words'
-import { amount, bytes, count, dayInWords, money, percent, plural, signed, figureText } from './format'
+import { amount, bytes, count, dayInWords, decimal, money, percent, plural, signed, figureText } from './format'
 
 test('money has the digits of its currency, a sign where it is earned or lost, a dash where it is unknown', () => {
   expect([
@@ -19,6 +19,7 @@ test('counts, percents and days', () => {
     '−5.0 %',
     '–',
   ])
+  expect([decimal(-0.13), decimal(1234.5, 1), decimal(null)]).toEqual(['−0.13', '1,234.5', '–'])
   expect([plural(1, 'unit'), plural(2, 'unit'), plural(0, 'unit')]).toEqual(['1 unit', '2 units', '0 units'])
   expect(dayInWords(20604)).toBe('31 May 2026')
   expect([bytes(900), bytes(81_000), bytes(2_500_000)]).toEqual(['900 B', '81 kB', '2.5 MB'])

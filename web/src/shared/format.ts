@@ -62,7 +62,7 @@ export function count(n: number | null | undefined): string {
 }
 
 export function decimal(n: number | null | undefined, digits = 2): string {
-  return n == null ? '–' : fixed(digits).format(n)
+  return n == null ? '–' : fixed(digits).format(n).replace('-', '−')
 }
 
 export function day(n: number | null | undefined): string {
