@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import type { Item } from '@sickle/core/catalog'
 import { isItSelling, whatIsEstimated } from '@/shared/answers'
+import { whoseDays } from '@/shared/course-words'
 import SalesChart from '@/shared/charts/SalesChart.vue'
 import AgeMark from '@/shared/widgets/AgeMark.vue'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
@@ -16,5 +17,6 @@ const days = ref(90)
     <p>{{ isItSelling(item) }}</p>
     <p v-if="whatIsEstimated(item)" class="small quiet">{{ whatIsEstimated(item) }}</p>
     <SalesChart v-if="item.series" v-model:days="days" :series="item.series" :height="tall ? 150 : 92" />
+    <p v-if="whoseDays(item)" class="small quiet">{{ whoseDays(item) }}</p>
   </article>
 </template>
