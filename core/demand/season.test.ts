@@ -203,3 +203,18 @@ test('weekdays: a lift is told of where it is one, by hand; chance and thin figu
 test('the false discovery rate agrees with R p.adjust', () => {
   falseDiscovery(r.bh.p).forEach((p, i) => expect(p).toBeCloseTo(r.bh.adjusted[i] as number, 12))
 })
+
+test('a month that nobody counted parts the record: the longer part keeps its months', () => {
+  const start = dayOfIso('2023-01-01') as number
+  const end = dayOfIso('2026-06-30') as number
+  // twice as much every July; April 2023 is not known, so the longer part begins in May
+  const values = Float64Array.from({ length: end - start + 1 }, (_, i) => {
+    const day = new Date((start + i) * 86_400_000)
+    if (day.getUTCFullYear() === 2023 && day.getUTCMonth() === 3) return NaN
+    return day.getUTCMonth() === 6 ? 20 : 10
+  })
+  const season = seasonOf({ start, stepDays: 1, values })
+  expect(season?.of).toBe(38)
+  // by month from January
+  expect([...season!.months].indexOf(Math.max(...season!.months))).toBe(6)
+})

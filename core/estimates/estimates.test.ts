@@ -131,6 +131,10 @@ test('a store: parts weighed by how long they were featured; what all share does
   expect(storeSales(many)?.logSd).toBeLessThan(0.04)
   expect(storeSales(many, 0.25)?.logSd).toBeGreaterThan(0.25)
   expect(storeSales([item(10, 1)])?.logSd).toBeCloseTo(0.3, 2)
+  // of one item shared and own spread make its own again; of two the shared part stays whole
+  expect(storeSales([item(10, 1)], 0.25)?.logSd).toBeCloseTo(0.3, 3)
+  const own = Math.log1p((2 * 25 * Math.expm1(0.3 ** 2 - 0.25 ** 2)) / 10 ** 2)
+  expect(storeSales([item(10, 0.5), item(10, 0.5)], 0.25)?.logSd).toBeCloseTo(Math.sqrt(own + 0.25 ** 2), 9)
   expect(storeSales([item(9, 0)])).toBeNull()
   // the trade's quarter × 4, to rounding (common practice, no source)
   expect(runRate(250, 91.25)).toBeCloseTo(1000, 9)
