@@ -1,4 +1,4 @@
-import { inForce, joinListings, lessonName, type WordLesson } from '../goods'
+import { inForce, joinListings } from '../goods'
 import type { Capture } from '../records'
 import { placesOf } from '../tables'
 import { stepper, type WorkOptions } from './build-catalog'
@@ -11,7 +11,7 @@ import { renewLives } from './renew-lives'
 import type { CatalogChange } from './catalog-change'
 import type { SaidOfGoods } from './rules'
 import { sameItems } from './same-items'
-import { titleLessons } from './title-lessons'
+import { newInForce, titleLessons } from './title-lessons'
 
 export interface RejoinOptions extends WorkOptions {
   /** captures of kinds other than listings and sales */
@@ -36,25 +36,19 @@ export async function rejoinCatalog(
   const titles = { forms: before.forms, ...labelsOf(listings) }
   const lessons = titleLessons(titles, said, index)
   const joinable = { ...titles, lessons: inForce(lessons) }
-  const isTaughtAnew = namesOf(before.forms.words, before.lessons) !== namesOf(before.forms.words, lessons)
+  const now = { lessons, forms: before.forms }
+  const isTaughtAnew = newInForce(before, now).length + newInForce(now, before).length > 0
   const groupOf = isTaughtAnew ? await joinListings(joinable, (done) => step(0.3 * done)) : before.groupOf
   const itemOf = itemsByHand(groupOf, said, () => joinable, index)
   const { starts, members } = membersOf(itemOf)
   const joined = { listings, itemOf, items: starts.length - 1 }
   const reach = await itemReach(others, joined, { index, onProgress: (done) => step(0.3 + 0.2 * done) })
-  const now = { ...before, groupOf, lessons, itemOf, starts, members, reach }
-  const same = sameItems(before, now, {
+  const rejoined = { ...before, groupOf, lessons, itemOf, starts, members, reach }
+  const same = sameItems(before, rejoined, {
     ...before,
     oldOf: placesOf(listings.rows),
     touched: new Uint8Array(listings.rows),
   })
-  const life = await renewLives(before, now, same.sold, (done) => step(0.5 + 0.5 * done))
-  return { catalog: { ...now, life }, sameAs: same.all }
+  const life = await renewLives(before, rejoined, same.sold, (done) => step(0.5 + 0.5 * done))
+  return { catalog: { ...rejoined, life }, sameAs: same.all }
 }
-
-/** Names of what is believed. */
-const namesOf = (words: readonly string[], lessons: readonly WordLesson[]) =>
-  inForce(lessons)
-    .map((l) => lessonName(l, words))
-    .sort()
-    .join('\n')

@@ -19,7 +19,7 @@ import type { SaidOfGoods } from './rules'
 import { salesBlock, seriesAt } from './sales-block'
 import { sameItems } from './same-items'
 import { fillFromStores } from './stores-in-listings'
-import { titleLessons } from './title-lessons'
+import { newInForce, titleLessons } from './title-lessons'
 import { unpublishedUnits } from './unpublished-units'
 import { windowEnds } from './window-ends'
 
@@ -28,7 +28,8 @@ const ofListings: readonly KindName[] = ['listings', 'sales', 'stores']
 
 /**
  * Brings a catalog up to date with what came in or went: only listings that it speaks of are taken apart, joined and worked out
- * anew. Groups that stand are kept: a listing whose title, barcode and brand are what they were stays with those it was with.
+ * anew. Groups that stand are kept: a listing whose title, barcode and brand are what they were stays with those it was with. What was said of
+ * listings must be what it was.
  *
  * @throws Problem 'cancelled'
  */
@@ -50,7 +51,12 @@ export async function renewCatalog(
   const joinable = { ...titles, lessons: inForce(lessons) }
   const groupOf = isOnlyOthers
     ? before.groupOf
-    : await joinMore(joinable, groupsThatStand(before, next), (done) => step(0.5 + 0.2 * done))
+    : await joinMore(
+        joinable,
+        groupsThatStand(before, next),
+        (done) => step(0.5 + 0.2 * done),
+        newInForce(before, { lessons, forms: joinable.forms }),
+      )
   const itemOf = itemsByHand(groupOf, said, () => joinable, index)
   const { starts, members } = membersOf(itemOf)
   const seasons = gathered.kinds.has('terms') ? categorySeasons(mergeTerms(gathered.others)) : before.seasons

@@ -1,4 +1,4 @@
-import { asWritten, learnLessons, lessonName, type Joinable, type WordLesson } from '../goods'
+import { asWritten, inForce, learnLessons, lessonName, type Joinable, type WordLesson } from '../goods'
 import { textAt, textColumn } from '../tables'
 import type { Catalog } from './catalog'
 import type { ListingIndex } from './find-listing'
@@ -17,6 +17,14 @@ export function titleLessons(
     })
   const said = { together: places(together), apart: places(apart) }
   return learnLessons({ forms, gtins, said, takenBack: new Set(Object.keys(unlearned)) })
+}
+
+type Taught = Pick<Catalog, 'lessons' | 'forms'>
+
+/** What is believed now and was not before. */
+export function newInForce(before: Taught, now: Taught): WordLesson[] {
+  const known = new Set(inForce(before.lessons).map((l) => lessonName(l, before.forms.words)))
+  return inForce(now.lessons).filter((l) => !known.has(lessonName(l, now.forms.words)))
 }
 
 /** A lesson in words, for people. */

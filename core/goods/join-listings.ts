@@ -31,7 +31,7 @@ export async function joinListings(of: Joinable, onProgress: Progress = async ()
   const firstOf = new ExactJoin(groups, of).joinAll().firstOf
   const search = new AlikeForms(of.forms, wordWeights(of.forms))
   const join = joining(groups, firstOf, of)
-  joinTaught(of, join)
+  joinTaught(taughtPairs(of.forms, of.lessons ?? []), join)
   let done = 0
   for (const bunch of byFigures(of.forms, (form) => (firstOf[form] as number) >= 0)) {
     let place = 0
@@ -46,11 +46,13 @@ export async function joinListings(of: Joinable, onProgress: Progress = async ()
  * belongs to, or joins two that it shows to be the same goods.
  *
  * @param groupOf group of each listing; -1 for those that are to be joined
+ * @param newLessons those in force that were not when the groups were made: they join groups that stand
  */
 export async function joinMore(
   of: Joinable,
   groupOf: Int32Array,
   onProgress: Progress = async () => {},
+  newLessons: readonly WordLesson[] = [],
 ): Promise<Int32Array> {
   const groups = Groups.from(groupOf, of.gtins, of.brands)
   const { firstOf } = new ExactJoin(groups, of).joinMore((listing) => groupOf[listing] === -1)
@@ -62,7 +64,8 @@ export async function joinMore(
   const search = new AlikeForms(of.forms, wordWeights(of.forms))
   const join = joining(groups, firstOf, of)
   const isFresh = new Set(fresh)
-  joinTaught(of, join, (a, b) => isFresh.has(a) || isFresh.has(b))
+  joinTaught(taughtPairs(of.forms, of.lessons ?? []), join, (a, b) => isFresh.has(a) || isFresh.has(b))
+  joinTaught(taughtPairs(of.forms, newLessons), join)
   let turn = 0
   const turns = 1 + standing.length / 5000
   for (const _ of search.searchFor(fresh, standing, join)) await onProgress(turn++ / turns)
@@ -88,7 +91,7 @@ export function regroup({ forms, gtins, brands, ...taught }: Joinable, listings:
   }
   const search = new AlikeForms(forms, wordWeights(forms))
   const join = joining(groups, firstOf, { forms, gtins, brands, ...taught })
-  joinTaught({ forms, ...taught }, join)
+  joinTaught(taughtPairs(forms, taught.lessons ?? [], byForm.keys()), join)
   for (const bunch of bunches.values()) for (const _ of search.search(bunch, join)) continue
   const parts = new Map<number, number[]>()
   listings.forEach((l, i) => addTo(parts, groups.root(i), l))
@@ -197,12 +200,11 @@ function joining(groups: Groups, firstOf: Int32Array, { forms, lessons }: Joinab
 
 /** Joins forms that differ in taught words alone. */
 function joinTaught(
-  { forms, lessons = [] }: Pick<Joinable, 'forms' | 'lessons'>,
+  pairs: Iterable<[number, number]>,
   { isThere, worthwhile, onPair }: ReturnType<typeof joining>,
   isWanted: (a: number, b: number) => boolean = () => true,
 ): void {
-  for (const [a, b] of taughtPairs(forms, lessons))
-    if (isThere(a) && isThere(b) && isWanted(a, b) && worthwhile(a, b)) onPair(a, b)
+  for (const [a, b] of pairs) if (isThere(a) && isThere(b) && isWanted(a, b) && worthwhile(a, b)) onPair(a, b)
 }
 
 /** Only forms that state the same sizes, colours and pack are compared: each such bunch is searched by itself. */

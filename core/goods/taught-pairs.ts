@@ -5,9 +5,13 @@ import type { WordLesson, WordPair } from './word-lessons'
  * Forms that differ in nothing but words that are taught to mean the same, each pair once. Short titles share too little else to be found by
  * likeness.
  *
- * @param lessons what is in force
+ * @param lessons what is in force @param among the forms that are looked through
  */
-export function* taughtPairs(forms: TitleForms, lessons: readonly WordLesson[]): Generator<[number, number]> {
+export function* taughtPairs(
+  forms: TitleForms,
+  lessons: readonly WordLesson[],
+  among: Iterable<number> = forms.figuresOf.keys(),
+): Generator<[number, number]> {
   const same = lessons.filter((l) => l.says === 'same')
   if (same.length === 0) return
   const byWord = new Map<number, WordLesson[]>()
@@ -18,7 +22,7 @@ export function* taughtPairs(forms: TitleForms, lessons: readonly WordLesson[]):
     }
   const formOf = new Map<string, number>()
   const candidates: { form: number; others: string[] }[] = []
-  for (let form = 0; form < forms.figuresOf.length; form++) {
+  for (const form of among) {
     const words = [...forms.wordIds.subarray(forms.starts[form], forms.starts[form + 1])]
     const its = new Set(words.flatMap((word) => byWord.get(word) ?? []))
     if (its.size === 0) continue

@@ -198,3 +198,19 @@ test('short titles are joined by what barcodes teach, also when they come later'
   expect(regroup(of, [6, 7])).toEqual([[6, 7]])
   expect([...(await joinListings({ ...of, lessons: [] }))]).toEqual([0, 0, 1, 1, 2, 2, 3, 4])
 })
+
+test('a lesson that came later joins groups that stand, and only those of the titles asked for', async () => {
+  const titles: Titled[] = [
+    ...thrice('serving trough', 'serving flower box'),
+    ['trough teak', -1],
+    ['flower box teak', -1],
+  ]
+  const { forms, lessons } = taught(titles)
+  const gtins = Int32Array.from(titles, ([, gtin]) => gtin)
+  const of = { forms, gtins, brands: gtins.map(() => -1), lessons }
+  const standing = Int32Array.from([0, 0, 1, 1, 2, 2, 3, 4])
+  expect([...(await joinMore(of, standing))]).toEqual([...standing])
+  expect([...(await joinMore(of, standing, undefined, lessons))]).toEqual([0, 0, 1, 1, 2, 2, 3, 3])
+  expect([...taughtPairs(forms, lessons, [6, 7])]).toEqual([[6, 7]])
+  expect([...taughtPairs(forms, lessons, [6, 5])]).toEqual([])
+})

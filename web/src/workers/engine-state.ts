@@ -173,6 +173,7 @@ export class EngineState {
     const others = await this.#othersOf(load)
     if (come.length + gone.length === 0)
       return rejoinCatalog(before.catalog, settled.corrections, { ...work, others, index: () => before.index() })
+    if (isSaidAnew) return builtAnew(await this.#read.of(load.db, ledger), settled.corrections, work)
     return renewCatalog(before.catalog, await this.#gathered(load, come, gone, others), settled.corrections, work)
   }
 
@@ -225,6 +226,16 @@ export class EngineState {
     const db = await openDatabase()
     await writeSnapshot(db, print, { catalog, figures: now.figures }, now.firstScreen(stores)).finally(() => db.close())
   }
+}
+
+/** A catalog from the beginning, where what came in and what was said changed at once: no item is taken for one of before. */
+async function builtAnew(
+  captures: readonly Capture[],
+  corrections: Corrections,
+  work: WorkOptions,
+): Promise<CatalogChange> {
+  const catalog = await buildCatalog(captures, work, corrections)
+  return { catalog, sameAs: new Int32Array(catalog.starts.length - 1).fill(-1) }
 }
 
 /** how often a long work lets others in and tells how far it is, ms */
