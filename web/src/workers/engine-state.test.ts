@@ -63,3 +63,16 @@ test('an import that is set aside is not taken for news again and again', async 
   await load(noCorrections, dear)
   expect(news).toBe(0)
 })
+
+test('what is said and what comes in at once is followed as if it had been there from the beginning', async () => {
+  await bench.bring('late.csv', listingsCsv, { market: 'Fernhand', kind: 'listings' })
+  const said = { ...noCorrections, together: { 'Marrowgate/A2': hooks } }
+  const followed = await load(said, dear)
+  const fresh = new EngineState()
+  const whole = await fresh.load(context(), { rules: dear, corrections: said }, () => undefined)
+  expect([followed.items, followed.listings]).toEqual([whole.items, whole.listings])
+  const listingsOf = async (of: EngineState) => (await of.engine?.itemOf(hooks))?.listings.map((l) => l.key)
+  expect(await listingsOf(state)).toContain('Marrowgate/A2')
+  expect(await listingsOf(state)).toEqual(await listingsOf(fresh))
+  expect(await profitOf(state)).toBe(await profitOf(fresh))
+})
