@@ -1,17 +1,15 @@
-import { combine, fromFeedback, learnedRate, storeSales, usualLeaveRate, type Estimate } from '../core/estimates'
+import { combine, fromFeedback, learnedRate, storeSales, usualLeaveRate, type JudgedEstimate } from '../core/estimates'
 import { lastDayOf } from '../core/demand'
 import { judgedPairs } from '../core/own/judged-pairs'
-import { heldItem, quietnessOf, salesOfRanks, stepsOf } from '../core/stores'
+import { quietnessOf, salesOfRanks, stepsOf } from '../core/stores'
 import { judgedThemes } from '../core/stores/judged-themes'
 import { falseDiscovery } from '../core/demand'
-import { feedbackOf, makeWorld, ranksOf, trueUnits, type StandinListing, type World } from '../standins'
+import { makeWorld, ranksOf, trueUnits, type StandinListing, type World } from '../standins'
+import { ownPairs } from '../standins/parted'
 import { chance } from '../standins/random'
+import { seenStores } from '../standins/store-trials'
+import { heldShare, leastJudged } from '../standins/trials'
 
-/** An estimate beside the truth. */
-interface Trial {
-  estimate: Estimate
-  truth: number
-}
 const ways = ['feedback', 'items', 'ranks', 'together'] as const
 type Way = (typeof ways)[number]
 const market = 'Marrowgate'
@@ -20,40 +18,25 @@ const p = (x: number) => `${(x * 100).toFixed(1)} %`
 const otherSeeds = [4711, 99, 7, 8, 9]
 
 /** Every store of one market as if it published nothing, by each way of estimating it, beside what it truly sold in 30 days. */
-function trialsOf(world: World): Record<Way, Trial[]> {
+function trialsOf(world: World): Record<Way, JudgedEstimate[]> {
   const on = world.listings.filter((l) => l.store.market.name === market)
-  const group = <K>(keyOf: (l: StandinListing) => K) => {
-    const groups = new Map<K, StandinListing[]>()
-    for (const l of on) groups.set(keyOf(l), [...(groups.get(keyOf(l)) ?? []), l])
-    return groups
-  }
-  const held = new Map<string, ReturnType<typeof heldItem>[]>()
-  for (const list of group((l) => l.goods.id).values()) {
-    const shares = world.make.seen.featured(list)
-    const sold = list.reduce((sum, l) => sum + trueUnits(l, 30), 0)
-    list.forEach((l, i) =>
-      held.set(l.store.name, [...(held.get(l.store.name) ?? []), heldItem(sold, shares[i] as number)]),
-    )
-  }
+  const { stores, sold, left, held } = seenStores({ ...world, listings: on })
   const ranks = ranksOf(world, market)
   const rankOf = (l: StandinListing) => ranks.get(l.id) as number
   // every seventh listing publishes what it sells: what ranks mean is learned from those
   const [steps] = stepsOf(on.filter((_, i) => i % 7 === 0).map((l) => ({ rank: rankOf(l), units: trueUnits(l, 30) })))
-  const stores = [...group((l) => l.store.name)]
-  const truthOf = (list: StandinListing[]) => list.reduce((sum, l) => sum + trueUnits(l, 30), 0)
-  const leftOf = (list: StandinListing[]) => list.reduce((sum, l) => sum + feedbackOf(l, world.make.seen).days30, 0)
   // as many of the stores state both feedback and sales
   const rate = learnedRate(
-    stores.flatMap(([, list], i) => (i % 2 === 0 ? [{ left: leftOf(list), sold: truthOf(list) }] : [])).slice(0, 30),
+    stores.flatMap(([, list], i) => (i % 2 === 0 ? [{ left: left(list), sold: sold(list) }] : [])).slice(0, ownPairs),
     usualLeaveRate,
   )
-  const trials: Record<Way, Trial[]> = { feedback: [], items: [], ranks: [], together: [] }
+  const trials: Record<Way, JudgedEstimate[]> = { feedback: [], items: [], ranks: [], together: [] }
   for (const [name, list] of stores) {
-    const truth = truthOf(list)
-    if (truth < 5 || !steps) continue
+    const truth = sold(list)
+    if (truth < leastJudged || !steps) continue
     const by = {
-      feedback: fromFeedback(leftOf(list), rate),
-      items: storeSales(held.get(name) ?? []),
+      feedback: fromFeedback(left(list), rate),
+      items: storeSales(held(name)),
       ranks: salesOfRanks(list.map(rankOf), steps),
     }
     const all = { ...by, together: combine(Object.values(by).flatMap((e) => e ?? [])) }
@@ -62,14 +45,13 @@ function trialsOf(world: World): Record<Way, Trial[]> {
   return trials
 }
 
-function judged(trials: readonly Trial[]): { bias: number; spread: number; held: number; of: number } {
+function judged(trials: readonly JudgedEstimate[]): { bias: number; spread: number; held: number; of: number } {
   const errors = trials.map((t) => Math.log(t.estimate.units / t.truth)).sort((a, b) => a - b)
   const at = (q: number) => errors[Math.floor(errors.length * q)] ?? NaN
-  const inside = trials.filter((t) => Math.round(t.estimate.low) <= t.truth && t.truth <= Math.round(t.estimate.high))
   return {
     bias: Math.expm1(at(0.5)),
     spread: Math.expm1((at(0.84) - at(0.16)) / 2),
-    held: inside.length / trials.length,
+    held: heldShare(trials),
     of: trials.length,
   }
 }

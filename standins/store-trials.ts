@@ -7,6 +7,7 @@ import {
   storeSales,
   usualLeaveRate,
   type Estimate,
+  type HeldItem,
   type JudgedEstimate,
 } from '@sickle/core/estimates'
 import { heldItem } from '@sickle/core/stores'
@@ -15,26 +16,30 @@ import { parted, type Trials } from './parted'
 import type { StandinListing } from './things'
 import type { World } from './world'
 
-/** Stores as if they published nothing: from the feedback left with them, and from what their items sell and how often they are featured. */
-export function byStores(world: World, draw: number): Record<string, Trials> {
+/** Stores with their listings, and what is seen of each in 30 days beside what it truly sold. */
+export function seenStores({ listings, make }: World) {
   const [items, stores] = [new Map<string, StandinListing[]>(), new Map<string, StandinListing[]>()]
   const add = (to: typeof items, key: string, l: StandinListing) => to.set(key, [...(to.get(key) ?? []), l])
-  for (const l of world.listings) {
+  for (const l of listings) {
     add(items, `${l.goods.id} ${l.store.market.name}`, l)
     add(stores, l.store.name, l)
   }
-  const held = new Map<string, ReturnType<typeof heldItem>[]>()
+  const sold = (list: readonly StandinListing[]) => list.reduce((sum, l) => sum + trueUnits(l, 30), 0)
+  const left = (list: readonly StandinListing[]) => list.reduce((sum, l) => sum + feedbackOf(l, make.seen).days30, 0)
+  const held = new Map<string, HeldItem[]>()
   for (const list of items.values()) {
-    const shares = world.make.seen.featured(list)
-    const sold = list.reduce((sum, l) => sum + trueUnits(l, 30), 0)
+    const shares = make.seen.featured(list)
     list.forEach((l, i) =>
-      held.set(l.store.name, [...(held.get(l.store.name) ?? []), heldItem(sold, shares[i] as number)]),
+      held.set(l.store.name, [...(held.get(l.store.name) ?? []), heldItem(sold(list), shares[i] as number)]),
     )
   }
-  const truth = (list: readonly StandinListing[]) => list.reduce((sum, l) => sum + trueUnits(l, 30), 0)
-  const left = (list: readonly StandinListing[]) =>
-    list.reduce((sum, l) => sum + feedbackOf(l, world.make.seen).days30, 0)
-  const { own, others } = parted([...stores], draw)
+  return { stores: [...stores], sold, left, held: (store: string) => held.get(store) ?? [] }
+}
+
+/** Stores as if they published nothing: from the feedback left with them, and from what their items sell and how often they are featured. */
+export function byStores(world: World, draw: number): Record<string, Trials> {
+  const { stores, sold: truth, left, held } = seenStores(world)
+  const { own, others } = parted(stores, draw)
   const judged = (list: typeof own, of: (name: string, list: StandinListing[]) => Estimate | null) =>
     list.flatMap(([name, its]): JudgedEstimate[] => {
       const estimate = of(name, its)
@@ -44,7 +49,7 @@ export function byStores(world: World, draw: number): Record<string, Trials> {
     own.map(([, list]) => ({ left: left(list), sold: truth(list) })),
     usualLeaveRate,
   )
-  const byItems = (name: string) => storeSales(held.get(name) ?? [])
+  const byItems = (name: string) => storeSales(held(name))
   const itemsLearned = calibrationOf(judged(own, byItems))
   const itemsNow = (name: string) => {
     const e = byItems(name)
