@@ -2,6 +2,7 @@ import { chance } from '../../standins/random'
 import { optionLifts } from './option-lift'
 import { growthOfMany } from './growth'
 import { scatteredOver } from './own-scatter'
+import { addSeries } from './series'
 import { stageRules } from './stage-rules'
 import { theilSenSlope } from './theil-sen'
 import { weekdayPull } from './weekdays'
@@ -70,4 +71,23 @@ test('a weekday that chance explains is told without an interval', () => {
   expect(pulls.filter((p) => p.isLift && p.lift > 0)).toHaveLength(1)
   expect(pulls.filter((p) => p.low === null && p.high === null).length).toBeGreaterThan(0)
   for (const p of pulls) if (p.low === null) expect(p.isLift).toBe(false)
+})
+
+test('days and weeks of other ends are summed on weeks that end with the last day', () => {
+  // a week of 14 ending on day 106, and ten days of 1 ending on day 109: the last week is 103–109, the one before 96–102
+  const weeks = { start: 100, stepDays: 7 as const, values: Float64Array.of(14) }
+  const days = { start: 100, stepDays: 1 as const, values: new Float64Array(10).fill(1) }
+  const sum = addSeries([weeks, days])
+  // the days make one whole week, 103–109; the week that begins on day 100 lies in the one from 96 on
+  expect(sum).toEqual({ start: 96, stepDays: 7, values: Float64Array.of(14, 7) })
+  // whatever their order, and with an earlier series that begins in the middle of a week
+  expect(addSeries([days, weeks])).toEqual(sum)
+  const early = { start: 90, stepDays: 7 as const, values: Float64Array.of(3) }
+  expect(addSeries([early, days])).toEqual({ start: 89, stepDays: 7, values: Float64Array.of(3, NaN, 7) })
+})
+
+test('an option needs ten listings, and so does the rest of its choice', () => {
+  const option = (name: string, of: number) => Array.from({ length: of }, () => ({ options: { C: name }, sold: true }))
+  expect(optionLifts([...option('a', 10), ...option('b', 10)])).toHaveLength(2)
+  expect(optionLifts([...option('a', 40), ...option('b', 9)])).toHaveLength(0)
 })

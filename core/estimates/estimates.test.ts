@@ -160,6 +160,21 @@ test('a leave rate is learned from pairs: its middle, its spread, and the chance
   )
   expect(two.rate).toBeCloseTo(0.5, 6)
   expect(two.logSd).toBeCloseTo(Math.sqrt(((4 * 0.125 + 2 * Math.log(2) ** 2) / 6) * (1 + 1 / 3)), 4)
+  // of pairs that lie off the middle moves: two that say a quarter against one that is believed to say a half
+  const quarter = learnedRate(Array(2).fill({ left: 25e6, sold: 1e8 }), usual)
+  expect(Math.log(quarter.rate)).toBeCloseTo((Math.log(0.5) + 2 * Math.log(0.25)) / 3, 6)
+  expect(quarter.logSd).toBeCloseTo(Math.sqrt(((4 * 0.125 + (2 / 3) * Math.log(2) ** 2) / 6) * (4 / 3)), 4)
+  // few that left something weigh less: by 1 / (0.125 + 0.5 / (left + 0.5))
+  const uneven = learnedRate(
+    [
+      { left: 2, sold: 40 },
+      { left: 800, sold: 1000 },
+    ],
+    usual,
+  )
+  const [few, many] = [1 / (0.125 + 0.5 / 2.5), 1 / (0.125 + 0.5 / 800.5)]
+  const mean = (few * Math.log(2.5 / 40.5) + many * Math.log(800.5 / 1000.5)) / (few + many)
+  expect(Math.log(uneven.rate)).toBeCloseTo((Math.log(0.5) + 2 * mean) / 3, 9)
   // few that are learned from make it wider than many of the same spread
   const wide = fromFeedback(500, { ...usual, freedom: 4 })
   expect(wide.high / wide.low).toBeGreaterThan(1.15 * (fromFeedback(500, usual).high / fromFeedback(500, usual).low))

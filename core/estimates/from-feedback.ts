@@ -10,8 +10,9 @@ export interface LeaveRate {
 }
 
 /**
- * About half of all buyers leave feedback; it varies by category (common practice, no source). The spread is wide enough that a world of
- * 35 % with a spread of 0.5 is still held by 72 of 100 intervals; where pairs are known it is learned.
+ * About half of all buyers leave feedback; it varies by category (common practice, no source). The spread is of stores within a world and of worlds
+ * together, wide enough that 72 of 100 intervals hold in every world of docs/estimates.md whose own spread is 0.5 or less; where pairs are known
+ * it is learned.
  */
 export const usualLeaveRate: LeaveRate = { rate: 0.5, logSd: 0.7 }
 
