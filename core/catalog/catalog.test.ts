@@ -164,7 +164,12 @@ describe('costing an item', () => {
     expect(item?.offerPack).toBe(4)
     // 8.00 for four is 2.00 a piece; sold at the lowest 11.00, of which 1.65 and 0.33 are assumed for market and payment
     expect(item?.landedE4).toBe(20_000)
-    expect(item?.best).toMatchObject({ market: 'Marrowgate', lowestE4: 110_000, profitE4: 70_200, feesAssumed: true })
+    expect(item?.best).toMatchObject({
+      market: 'Marrowgate',
+      lowestE4: 110_000,
+      profitE4: 70_200,
+      assumed: ['fees', 'pack'],
+    })
     expect(item?.offers.find((o) => o.offer.id === 'C')?.verdict).toBe('variant')
   })
   test('corrections by hand count before what was found', async () => {
@@ -188,8 +193,11 @@ describe('costing an item', () => {
     const none = { market: 'Marrowgate', currency: 'EUR', validFrom: '2026-01-01', lines: [] }
     const bestOf = async (schedules: SellerRules['schedules']) =>
       (await build(captures, { ...rules, schedules })).items[0]?.best
-    expect(await bestOf([none])).toMatchObject({ profitE4: 90_000, feesAssumed: false })
-    expect(await bestOf([{ ...none, market: 'Gavelhop' }])).toMatchObject({ profitE4: 70_200, feesAssumed: true })
+    expect(await bestOf([none])).toMatchObject({ profitE4: 90_000, assumed: ['pack'] })
+    expect(await bestOf([{ ...none, market: 'Gavelhop' }])).toMatchObject({
+      profitE4: 70_200,
+      assumed: ['fees', 'pack'],
+    })
     // the trade's own bounds: 10 to 15 % for the market, up to 3 % for payment
     expect(assumedFees.map((f) => f.ratio)).toEqual([0.15, 0.03])
   })

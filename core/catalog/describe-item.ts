@@ -1,6 +1,7 @@
 import { addSeries, wilsonInterval, type StageOfLife, type UnitSeries } from '../demand'
 import { findPackCount } from '../goods'
 import { roomOf } from '../room'
+import { nothingChosen } from '../supply'
 import { worstGrade } from './grade'
 import type { Item, MemberListing } from './item'
 import type { Reach } from './item-reach'
@@ -75,6 +76,7 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
     room: roomOf(salesBySeller(rows)),
     offers: [],
     offer: null,
+    choice: nothingChosen,
     offerPack: 1,
     landedE4: null,
     profits: [],

@@ -1,6 +1,6 @@
 import { assumedFees, assumedFeesWords, blankInputs, type CostInputs } from '../margin'
 import { convert, findRate } from '../money'
-import type { Offer } from '../supply'
+import { importsFrom, type Offer } from '../supply'
 import type { Item } from './item'
 import type { Corrections, GoodsKind, SellerRules } from './rules'
 
@@ -79,6 +79,8 @@ function fromRules({ rules, market, kind, offer, packs }: Omit<CostBasis, 'own'>
     notes.push('no supplier offer is known')
     return { inputs, notes }
   }
+  const imports = importsFrom(rules.supply, offer.shipsFrom)
+  if (imports) Object.assign(inputs, { dutyRatio: imports.dutyRatio, importTaxRatio: imports.importTaxRatio })
   inputs.orderQuantity = Math.max(inputs.orderQuantity, kind === 'printed' ? 1 : offer.minOrder)
   const currency = offer.currency
   if (currency === null || !findRate(currency, home, rules.rates)) {

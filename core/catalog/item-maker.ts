@@ -1,4 +1,4 @@
-import { titleSignature } from '../goods'
+import { inForce, TaughtWords, titleSignature, WeightsOfWords } from '../goods'
 import { OfferFinder } from '../supply'
 import type { Catalog } from './catalog'
 import { describeItem } from './describe-item'
@@ -29,7 +29,10 @@ export class ItemMaker {
     this.rules = rules
     this.corrections = corrections
     this.#reader = new ListingReader(catalog.listings)
-    this.#offers = new OfferFinder(catalog.offers)
+    this.#offers = new OfferFinder(catalog.offers, {
+      taught: new TaughtWords(inForce(catalog.lessons), catalog.forms.words),
+      weights: catalog.offers.length === 0 ? null : new WeightsOfWords(catalog.forms),
+    })
   }
 
   /** How many items there are. */
@@ -74,8 +77,16 @@ export class ItemMaker {
   }
 
   #offersFor({ key, title, gtin }: Item, every: boolean) {
-    const said = this.corrections.offers[key]
     if (this.catalog.offers.length === 0) return []
-    return this.#offers.find(titleSignature(title), gtin, { sameOnly: !every && said === undefined })
+    const { offers, judged } = this.corrections
+    const chosen = offers[key]
+    // An offer that was chosen by hand before any was judged is the same by that.
+    const said = { ...(chosen ? { [chosen]: 'same' as const } : {}), ...judged[key] }
+    return this.#offers.find(titleSignature(title), gtin, { sameOnly: !every, judged: said })
+  }
+
+  /** Offers whose titles have some words, whatever an item is called. */
+  searchOffers(words: string, most?: number) {
+    return this.#offers.search(words, most)
   }
 }

@@ -1,6 +1,7 @@
 import { fromFeedback, type Estimate } from '../estimates'
 import { activityOf, type CompetingOffer } from '../room'
 import { comparable } from './asked-prices'
+import { assumptionsOf, type Assumption } from './assumptions'
 import { toHome } from './home-amount'
 import type { Grade } from './grade'
 import type { Item } from './item'
@@ -27,6 +28,8 @@ export interface ItemSeller {
   featured: number | null
   /** what I would earn at this price; below zero this seller is not to be copied */
   myProfitE4: number | null
+  /** what that rests on that nobody stated */
+  assumed: Assumption[]
   seenOn: number
 }
 
@@ -76,7 +79,7 @@ export function itemSellers(
 }
 
 function signsOf(offer: CompetingOffer | null, units: number | null) {
-  if (!offer) return { feedback: null, activity: null, estimate: null, featured: null, myProfitE4: null }
+  if (!offer) return { feedback: null, activity: null, estimate: null, featured: null, myProfitE4: null, assumed: [] }
   const { feedback30, feedback90, feedback365, featured } = offer
   return {
     feedback: { days30: feedback30, days90: feedback90, days365: feedback365 },
@@ -84,6 +87,7 @@ function signsOf(offer: CompetingOffer | null, units: number | null) {
     estimate: units === null && feedback30 !== null ? fromFeedback(feedback30) : null,
     featured,
     myProfitE4: null,
+    assumed: [],
   }
 }
 
@@ -100,9 +104,11 @@ function withProfit(
       return [market, new Map(profitAt(item, market, prices, known).map((p, i) => [prices[i] as number, p]))]
     }),
   )
+  const assumedOn = new Map(markets.map((market) => [market, assumptionsOf(item, market, known)]))
   const compared = new Set(markets.flatMap((m) => comparable(sellers.filter((s) => s.market === m)).list))
   return sellers.map((s) => ({
     ...s,
     myProfitE4: compared.has(s) ? (profits.get(s.market)?.get(s.deliveredE4 as number) ?? null) : null,
+    assumed: assumedOn.get(s.market) ?? [],
   }))
 }

@@ -1,7 +1,8 @@
 import type { ProportionInterval, Stage, StageOfLife, UnitSeries } from '../demand'
-import type { OfferMatch } from '../supply'
+import type { OfferChoice, OfferMatch } from '../supply'
 import type { Room } from '../room'
 import type { Worth } from '../verdict'
+import type { Assumption } from './assumptions'
 import type { Grade } from './grade'
 import type { Reach } from './item-reach'
 import type { StatedValues } from './listing-fields'
@@ -45,8 +46,8 @@ export interface MarketProfit {
   isDelivered: boolean
   profitE4: number | null
   margin: number | null
-  /** no fees of the market are entered: the profit is with those of common practice */
-  feesAssumed: boolean
+  /** what it rests on that nobody stated */
+  assumed: Assumption[]
 }
 
 /** The same goods over all markets, with what its listings state and every figure a screen shows. Money in the home currency. */
@@ -77,8 +78,9 @@ export interface Item extends StatedValues {
   stage: Stage
   room: Room
   offers: OfferMatch[]
-  /** the offer that is reckoned with */
+  /** the offer that is reckoned with, and what it was chosen from */
   offer: OfferMatch | null
+  choice: OfferChoice
   offerPack: number
   landedE4: number | null
   profits: MarketProfit[]

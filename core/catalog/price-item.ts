@@ -3,14 +3,16 @@ import { checkInputs, workOut, type CostInputs } from '../margin'
 import type { OfferMatch } from '../supply'
 import { worthOf } from '../verdict'
 import type { Item, MarketProfit } from './item'
-import { areFeesAssumed, itemCost } from './item-costs'
+import { assumptionsOf } from './assumptions'
+import { chooseForItem } from './choose-for-item'
+import { itemCost } from './item-costs'
 import type { Corrections, SellerRules } from './rules'
 
 /** Costs that follow from rules alone, by market, kind and pack: the same for most of a million items. */
 export type SharedCosts = Map<string, CostInputs>
 
 /**
- * Costs an item against its cheapest fitting offer and says what it earns on each of its markets.
+ * Costs an item against the offer that the seller's rules choose and says what it earns on each of its markets.
  *
  * @param shared costs that were worked out before, under the same rules; it is added to
  */
@@ -23,7 +25,7 @@ export function priceItem(
   const pack = corrections.packs[item.key] ?? item.pack
   const packFrom = corrections.packs[item.key] === undefined ? item.packFrom : 'set by you'
   const inputsFor = costing({ key: item.key, kind: item.kind, pack }, { rules, corrections, shared })
-  const chosen = chooseOffer(item, corrections, inputsFor)
+  const chosen = chooseForItem({ ...item, pack }, { rules, corrections }, inputsFor)
   const profits = item.markets.flatMap((market): MarketProfit[] => {
     const lowest = lowestAskedOn(item, market)
     if (lowest === null) return []
@@ -37,7 +39,7 @@ export function priceItem(
         isDelivered,
         profitE4,
         margin: profitE4 === null || netRevenueE4 <= 0 ? null : profitE4 / netRevenueE4,
-        feesAssumed: areFeesAssumed(rules, market),
+        assumed: assumptionsOf({ ...item, packFrom, offer: chosen.offer }, market, { rules, corrections }),
       },
     ]
   })
@@ -50,6 +52,7 @@ export function priceItem(
     pack,
     packFrom,
     offer: chosen.offer,
+    choice: chosen.choice,
     offerPack: chosen.pack,
     landedE4: chosen.landedE4,
     profits,
@@ -106,24 +109,4 @@ function costing(
     made.set(key, inputs)
     return inputs
   }
-}
-
-function chooseOffer(
-  item: Item,
-  corrections: Corrections,
-  inputsFor: InputsFor,
-): { offer: OfferMatch | null; pack: number; landedE4: number | null } {
-  const packOf = (m: OfferMatch) => corrections.packs[m.offer.key] ?? m.offer.pack
-  const landed = (m: OfferMatch | null, pack: number): { landedE4: number | null } =>
-    workOut(inputsFor(item.markets[0] ?? '', m, pack), 0, true)
-  if (item.kind === 'digital') return { offer: null, pack: 1, landedE4: landed(null, 1).landedE4 }
-  const said = corrections.offers[item.key]
-  if (said === '') return { offer: null, pack: 1, landedE4: landed(null, 1).landedE4 }
-  const candidates = said
-    ? item.offers.filter((m) => m.offer.key === said)
-    : item.offers.filter((m) => m.verdict === 'same')
-  const costed = candidates
-    .map((offer) => ({ offer, pack: packOf(offer), landedE4: landed(offer, packOf(offer)).landedE4 }))
-    .sort((a, b) => (a.landedE4 ?? Infinity) - (b.landedE4 ?? Infinity))
-  return costed[0] ?? { offer: null, pack: 1, landedE4: landed(null, 1).landedE4 }
 }

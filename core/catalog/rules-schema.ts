@@ -1,5 +1,6 @@
 import { costSchemas, feeScheduleSchema, ofRules, ownCostSchema } from '../margin'
-import { anyText, byName, currency, isoDay, listOf, moneyE4, record, span, text, truth, whole } from '../schema'
+import { anyText, byName, currency, isoDay, listOf, moneyE4, oneOf, record, span, text, truth, whole } from '../schema'
+import { matchJudgements, supplierStandings, supplyRulesSchema } from '../supply'
 import { worthSchema } from '../verdict'
 import { noCorrections, plainRules, type Corrections, type SellerRules } from './rules'
 
@@ -22,12 +23,15 @@ export const rulesSchema = record({
   minProfitE4: moneyE4(),
   stepE4: moneyE4(),
   worth: worthSchema,
+  supply: supplyRulesSchema,
 })
 
 /** What was corrected by hand. */
 export const correctionsSchema = record({
   packs: byName(whole(1, 5000), 1e6),
   offers: byName(anyText(4000), 1e6),
+  judged: byName(byName(oneOf(...matchJudgements), 10_000), 1e6),
+  suppliers: byName(oneOf(...supplierStandings), 1e5),
   costs: byName(ownCostSchema, 1e6),
   apart: byName(text(4000), 1e6),
   together: byName(text(4000), 1e6),
@@ -42,7 +46,12 @@ export function rulesNow(stored: unknown): unknown {
   const o = stored as Partial<SellerRules> | null
   if (typeof o?.costs !== 'object' || o.costs === null || typeof o.homeCurrency !== 'string') return stored
   const fresh = plainRules(o.homeCurrency)
-  return { ...o, worth: o.worth ?? fresh.worth, costs: { ...fresh.costs, ...o.costs } }
+  return {
+    ...o,
+    worth: o.worth ?? fresh.worth,
+    supply: { ...fresh.supply, ...o.supply },
+    costs: { ...fresh.costs, ...o.costs },
+  }
 }
 
 export function correctionsNow(stored: unknown): unknown {

@@ -1,5 +1,6 @@
 import { blankInputs, ofRules, type CostInputs, type FeeSchedule, type RuleCosts } from '../margin'
 import type { Rate } from '../money'
+import { supplyRules, type MatchJudgement, type SupplierStanding, type SupplyRules } from '../supply'
 import { worthRules, type WorthRules } from '../verdict'
 
 export type GoodsKind = 'physical' | 'printed' | 'digital'
@@ -15,14 +16,20 @@ export interface SellerRules {
   minProfitE4: number
   stepE4: number
   worth: WorthRules
+  /** what an offer has to keep to be chosen */
+  supply: SupplyRules
 }
 
 /** What the user corrected by hand, each by key of item or offer. */
 export interface Corrections {
   /** pieces in a listing's or an offer's pack */
   packs: Record<string, number>
-  /** the offer that is the same goods as an item; '' where none is */
+  /** the offer that is to be reckoned with for an item; '' where none is */
   offers: Record<string, string>
+  /** what an offer is to an item, by key of item and of offer */
+  judged: Record<string, Record<string, MatchJudgement>>
+  /** suppliers that need no proof, and those that are never chosen, by name */
+  suppliers: Record<string, SupplierStanding>
   /** costs that hold for one item only, by its key */
   costs: Record<string, Partial<CostInputs>>
   /** listings that are not the goods of the item they were joined to, by their key: that item's key */
@@ -36,7 +43,16 @@ export interface Corrections {
 /** What decides which listings are the same goods, whatever their titles say. */
 export type SaidOfGoods = Pick<Corrections, 'apart' | 'together' | 'unlearned'>
 
-export const noCorrections: Corrections = { packs: {}, offers: {}, costs: {}, apart: {}, together: {}, unlearned: {} }
+export const noCorrections: Corrections = {
+  packs: {},
+  offers: {},
+  judged: {},
+  suppliers: {},
+  costs: {},
+  apart: {},
+  together: {},
+  unlearned: {},
+}
 
 /** Rules of a fresh workspace: no tax, no fees known; of each market they are assumed until the seller enters them. */
 export function plainRules(homeCurrency: string): SellerRules {
@@ -48,6 +64,7 @@ export function plainRules(homeCurrency: string): SellerRules {
     minProfitE4: 20_000,
     stepE4: 100,
     worth: worthRules,
+    supply: supplyRules,
   }
 }
 

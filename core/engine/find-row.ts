@@ -1,4 +1,4 @@
-import type { Grade, Item } from '../catalog'
+import type { Assumption, Grade, Item } from '../catalog'
 import { lastDayOf, sumWindow, type Stage } from '../demand'
 import type { RoomWord } from '../room'
 
@@ -29,8 +29,8 @@ export interface FindRow {
   profitE4: number | null
   margin: number | null
   bestMarket: string | null
-  /** the profit is with assumed fees */
-  feesAssumed: boolean
+  /** what the profit rests on that nobody stated */
+  assumed: readonly Assumption[]
   worth: number | null
   windowEnd: number
   /** measures in columns of their own, by name */
@@ -65,7 +65,7 @@ export function findRow(item: Item): FindRow {
     profitE4: item.best?.profitE4 ?? null,
     margin: item.best?.margin ?? null,
     bestMarket: item.best?.market ?? null,
-    feesAssumed: item.best?.feesAssumed ?? false,
+    assumed: item.best?.assumed ?? [],
     worth: item.worth.value,
     windowEnd: item.windowEnd,
     figures: {},

@@ -42,7 +42,11 @@ export async function seenColumns(
     text('gtin', 'Barcode'),
     text('url', 'Address'),
   ]
-  const [end, grade, fees] = [text('windowEnd', 'Windows end'), text('grade', 'Units are'), text('fees', 'Fees are')]
+  const [end, grade, assumed] = [
+    text('windowEnd', 'Windows end'),
+    text('grade', 'Units are'),
+    text('assumed', 'Assumed'),
+  ]
   const step = stepper(work)
   for (const [i, at] of places.entries()) {
     if (i % 100 === 0) await step(i / places.length)
@@ -51,7 +55,7 @@ export async function seenColumns(
     key.values.push(item.key)
     barcode.values.push(item.gtin === null ? null : shownGtin(item.gtin))
     address.values.push(addressOf(item))
-    fees.values.push(item.best === null ? null : item.best.feesAssumed ? 'assumed' : 'entered')
+    assumed.values.push(item.best && item.best.assumed.join(', '))
     end.values.push(isoDay(item.windowEnd))
     grade.values.push(item.unitsGrade)
   }
@@ -73,7 +77,7 @@ export async function seenColumns(
       const unit = m.format.includes('money') ? `, ${maker.rules.homeCurrency}` : ''
       return [{ name, label: `${m.label}${unit}`, help: '', type, required: false, values }]
     }),
-    ...(names.includes('profit') ? [fees] : []),
+    ...(names.includes('profit') ? [assumed] : []),
     end,
     grade,
   ]

@@ -172,6 +172,24 @@ export function titleForms(titles: Iterable<string>): TitleForms {
 }
 
 /** Weight of each word: the log of how many forms there are for each that has it. */
+/** The same by the word itself; one that no title has weighs as much as one that a single title has. */
+export class WeightsOfWords {
+  readonly #weights: Float64Array
+  readonly #numberOf: Map<string, number>
+  readonly #ofUnknown: number
+
+  constructor(forms: TitleForms) {
+    this.#weights = wordWeights(forms)
+    this.#numberOf = new Map(forms.words.map((word, id) => [word, id]))
+    this.#ofUnknown = Math.log(1 + forms.figuresOf.length)
+  }
+
+  weight(word: string): number {
+    const id = this.#numberOf.get(word)
+    return id === undefined ? this.#ofUnknown : (this.#weights[id] as number)
+  }
+}
+
 export function wordWeights({ figuresOf, counts }: TitleForms): Float64Array {
   return Float64Array.from(counts, (n) => Math.log(1 + figuresOf.length / Math.max(1, n)))
 }

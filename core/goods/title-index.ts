@@ -19,15 +19,20 @@ export interface Likeness {
   verdict: 'same' | 'variant' | 'similar'
 }
 
+/** How much words say: rare ones more. */
+export interface WordWeights {
+  weight(word: string): number
+}
+
 /** Finds titles that are alike among many: an inverted index, words weighted by how rare they are. */
 export class TitleIndex {
   readonly #signatures: readonly TitleSignature[]
-  readonly #weights: TitleIndex | null
+  readonly #weights: WordWeights | null
   readonly #totals: Float64Array
   readonly #places = new Map<string, number[]>()
 
-  /** @param weights an index over more titles, whose sense of what is rare is to be used */
-  constructor(signatures: readonly TitleSignature[], weights: TitleIndex | null = null) {
+  /** @param weights another sense of what is rare, such as that of an index over more titles */
+  constructor(signatures: readonly TitleSignature[], weights: WordWeights | null = null) {
     this.#signatures = signatures
     this.#weights = weights
     signatures.forEach((s, at) => {
@@ -57,7 +62,7 @@ export class TitleIndex {
     found.sort((a, b) => b.words - a.words || a.at - b.at)
     const lists: Alike[][] = [[], [], []]
     for (const { at } of found) {
-      const likeness = this.#likeness(wanted, this.#signatures[at] as TitleSignature)
+      const likeness = this.compare(wanted, at)
       const list = lists[rank[likeness.verdict]] as Alike[]
       if (list.length < most) list.push({ at, likeness })
       if (lists[0]?.length === most) break
@@ -65,7 +70,9 @@ export class TitleIndex {
     return lists.flat().slice(0, most)
   }
 
-  #likeness(wanted: TitleSignature, other: TitleSignature): Likeness {
+  /** How alike a title is to the one at a place. */
+  compare(wanted: TitleSignature, at: number): Likeness {
+    const other = this.#signatures[at] as TitleSignature
     const difference = withColours(
       differenceOf(wanted.words, other.words, (word) => this.weight(word)),
       wanted,
@@ -148,7 +155,8 @@ function clash(a: string[], b: string[], sort: (text: string) => string): string
   return out
 }
 
-const sameMarks = (a: TitleSignature, b: TitleSignature) =>
+/** Whether what comes with a good, and what it is for, agree. */
+export const sameMarks = (a: TitleSignature, b: TitleSignature): boolean =>
   a.marks.length === b.marks.length && a.marks.every((mark) => b.marks.includes(mark))
 
 /** in which order they are shown */

@@ -37,7 +37,7 @@ test('a draft earns the same however it came to its price: made, made anew, or t
   const options = { rules, corrections, setPriceE4: null }
   const made = makeDraft(item, { ...options, market: 'Gavelhop', id: 'd' })
   // 8.00 GBP are 10.00 EUR; a file costs nothing, so all but 1.50 and 0.30 is earned
-  expect(made).toMatchObject({ currency: 'GBP', priceE4: 80_000, profitE4: 82_000, margin: 0.82, feesAssumed: true })
+  expect(made).toMatchObject({ currency: 'GBP', priceE4: 80_000, profitE4: 82_000, margin: 0.82, assumed: ['fees'] })
   expect(refreshDraft(made, item, options)).toEqual(made)
   // 7.50 less 1.13 and 0.23
   const typed: Draft = { ...made, priceBy: 'hand', priceE4: 60_000 }
@@ -49,6 +49,6 @@ test('a draft earns the same however it came to its price: made, made anew, or t
     profitE4: null,
     margin: null,
     profitCurrency: 'EUR',
-    feesAssumed: true,
+    assumed: ['fees'],
   })
 })

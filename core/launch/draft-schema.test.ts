@@ -28,14 +28,14 @@ const draft: Draft = {
   profitE4: -12_300,
   profitCurrency: 'EUR',
   margin: -0.05,
-  feesAssumed: false,
+  assumed: [],
 }
 
 test('a draft is right by the schema, and so is one that an earlier version kept, its price left alone', () => {
   expect(firstFault(draftSchema, draft)).toBeNull()
   const { priceBy: _, ...earlier } = draft
   expect(firstFault(draftsSchema, [earlier])).toEqual({ where: 'price by of entry 1', what: 'is missing' })
-  expect(draftsNow([earlier])).toEqual([{ ...draft, priceBy: 'hand', feesAssumed: false }])
+  expect(draftsNow([earlier])).toEqual([{ ...draft, priceBy: 'hand', assumed: [] }])
 })
 
 const bad: [Partial<Record<keyof Draft | 'more', unknown>>, string][] = [
@@ -61,7 +61,7 @@ const bad: [Partial<Record<keyof Draft | 'more', unknown>>, string][] = [
   [{ profitE4: 0.5 }, 'profit must be an amount'],
   [{ profitCurrency: '' }, 'profit currency is missing'],
   [{ margin: NaN }, 'margin must be a number'],
-  [{ feesAssumed: 'no' }, 'fees assumed must be yes or no'],
+  [{ assumed: 'no' }, 'assumed must be a list'],
   [{ more: 1 }, 'it has parts that are not known: more'],
 ]
 test.each(bad)('the draft with %j is refused: %s', (some, reason) => {

@@ -1,4 +1,5 @@
-import { anyText, currency, listOf, moneyE4, oneOf, orNull, record, span, text, truth, whole } from '../schema'
+import { anyText, currency, listOf, moneyE4, oneOf, orNull, record, span, text, whole } from '../schema'
+import { assumptions } from '../catalog'
 
 const signedE4 = () => span(-9e15, 9e15).integer('must be an amount')
 
@@ -21,7 +22,7 @@ export const draftParts = {
   profitE4: orNull(signedE4()),
   profitCurrency: currency(),
   margin: orNull(span(-1e6, 1e6)),
-  feesAssumed: truth(),
+  assumed: listOf(oneOf(...assumptions), assumptions.length),
 }
 
 export const draftSchema = record(draftParts)
@@ -30,7 +31,10 @@ export const draftsSchema = listOf(draftSchema, 1e5)
 
 /** Drafts as they rest. A price that an earlier version kept may have been set by hand, and is left alone. */
 export function draftsNow(stored: unknown): unknown {
-  return Array.isArray(stored)
-    ? stored.map((d: unknown) => ({ priceBy: 'hand', feesAssumed: false, ...(d as object) }))
-    : stored
+  return Array.isArray(stored) ? stored.map(draftNow) : stored
+}
+
+function draftNow(stored: unknown): unknown {
+  const { feesAssumed, ...draft } = stored as { feesAssumed?: unknown }
+  return { priceBy: 'hand', assumed: feesAssumed === true ? ['fees'] : [], ...draft }
 }

@@ -1,3 +1,5 @@
+import type { Assumption } from '../catalog'
+
 /** A listing that is ready to be put up. Money in E4 of `currency`, the market's own. */
 export interface Draft {
   id: string
@@ -20,8 +22,8 @@ export interface Draft {
   profitE4: number | null
   profitCurrency: string
   margin: number | null
-  /** the profit is with fees assumed by common practice, as those of the market are not entered */
-  feesAssumed: boolean
+  /** what the profit rests on that nobody stated */
+  assumed: Assumption[]
 }
 
 /** What a market allows in a listing. */

@@ -24,11 +24,14 @@ export const draftColumns = [
   'expected profit',
   'profit currency',
   'margin',
-  'fees',
+  'assumed',
 ] as const
 
+/** A column of now, or the one by which earlier versions said that fees were assumed. */
+export type DraftColumn = (typeof draftColumns)[number] | 'fees'
+
 /** columns that files of earlier versions do not have */
-const later: readonly string[] = ['price by', 'fees']
+const later: readonly string[] = ['price by', 'assumed']
 
 /** Drafts as CSV: one row each, money as decimal text, tags joined by '|'. Spreadsheet formulas are disarmed. */
 export function draftsToCsv(drafts: readonly Draft[]): string {
@@ -50,7 +53,7 @@ export function draftsToCsv(drafts: readonly Draft[]): string {
     d.profitE4 === null ? '' : Number(plainAmount(d.profitE4, d.profitCurrency)),
     d.profitCurrency,
     d.margin ?? '',
-    d.feesAssumed ? 'assumed' : 'entered',
+    d.assumed.join('|'),
   ])
   return writeCsv([[...draftColumns], ...rows])
 }
@@ -62,13 +65,13 @@ export function draftsFromCsv(text: string, file: string): Draft[] {
   const missing = draftColumns.filter((c) => !later.includes(c) && !heading.includes(c))
   if (missing.length > 0) throw new Problem('drafts-invalid', { file, reason: `no column ${missing.join(', ')}` })
   return data.slice(1).map((cells, i) => {
-    const cell = (name: (typeof draftColumns)[number]) => unguardFormula(cells[heading.indexOf(name)] ?? '')
+    const cell = (name: DraftColumn) => unguardFormula(cells[heading.indexOf(name)] ?? '')
     return readDraft(cell, `row ${i + 2}`, file)
   })
 }
 
 /** Builds a draft from texts, checking each. Without a word about it, a price counts as set by hand. */
-export function readDraft(cell: (name: (typeof draftColumns)[number]) => string, where: string, file: string): Draft {
+export function readDraft(cell: (name: DraftColumn) => string, where: string, file: string): Draft {
   const wrong = (what: string) => new Problem('drafts-invalid', { file, reason: `${what} in ${where}` })
   const amount = (name: 'price' | 'expected profit') => {
     const e4 = e4OfPlain(cell(name))
@@ -102,8 +105,12 @@ export function readDraft(cell: (name: (typeof draftColumns)[number]) => string,
       profitE4: cell('expected profit') === '' ? null : amount('expected profit'),
       profitCurrency: cell('profit currency'),
       margin: cell('margin') === '' ? null : number('margin'),
-      feesAssumed: cell('fees') === 'assumed',
+      assumed: assumedIn(cell('assumed'), cell('fees')),
     },
     wrong,
   )
+}
+
+function assumedIn(assumed: string, fees: string): string[] {
+  return fees === 'assumed' ? ['fees'] : assumed.split('|').filter((a) => a !== '')
 }

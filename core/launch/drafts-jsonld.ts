@@ -2,7 +2,7 @@ import { plainAmount } from '../money'
 import { shownGtin } from '../identity'
 import { Problem } from '../problem'
 import type { Draft } from './draft'
-import { readDraft, type draftColumns } from './drafts-csv'
+import { readDraft, type DraftColumn } from './drafts-csv'
 
 /** Drafts as JSON-LD: schema.org Product with one Offer each. What schema.org has no word for stands under additionalProperty. */
 export function draftsToJsonLd(drafts: readonly Draft[]): string {
@@ -31,7 +31,7 @@ export function draftsToJsonLd(drafts: readonly Draft[]): string {
       property('expected profit', d.profitE4 === null ? '' : plainAmount(d.profitE4, d.profitCurrency)),
       property('profit currency', d.profitCurrency),
       property('margin', d.margin === null ? '' : String(d.margin)),
-      property('fees', d.feesAssumed ? 'assumed' : 'entered'),
+      property('assumed', d.assumed.join('|')),
     ],
   }))
   // Put into a page as it is, a title must not end the script that it stands in.
@@ -61,7 +61,7 @@ export function draftsFromJsonLd(text: string, file: string): Draft[] {
         asText(record(p).value),
       ]),
     )
-    const values: Record<(typeof draftColumns)[number], string> = {
+    const values: Record<DraftColumn, string> = {
       id: asText(product.sku),
       item: more.get('item') ?? '',
       market: more.get('market') ?? '',
@@ -79,6 +79,7 @@ export function draftsFromJsonLd(text: string, file: string): Draft[] {
       'expected profit': more.get('expected profit') ?? '',
       'profit currency': more.get('profit currency') ?? '',
       margin: more.get('margin') ?? '',
+      assumed: more.get('assumed') ?? '',
       fees: more.get('fees') ?? '',
     }
     return readDraft((name) => values[name], `product ${i + 1}`, file)

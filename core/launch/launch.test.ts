@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { assumptions } from '../catalog'
 import Papa from 'papaparse'
 import {
   draftFaults,
@@ -29,7 +30,7 @@ const draft: fc.Arbitrary<Draft> = fc.record({
   picture: text,
   priceE4: fc.integer({ min: 1, max: 1e9 }).map((c) => c * 100),
   priceBy: fc.constantFrom('margin', 'hand'),
-  feesAssumed: fc.boolean(),
+  assumed: fc.subarray([...assumptions]),
   currency: fc.constantFrom('EUR', 'GBP', 'USD'),
   quantity: fc.integer({ min: 1, max: 999 }),
   handlingDays: fc.integer({ min: 0, max: 30 }),

@@ -23,8 +23,8 @@ export function refreshDraft(
   const { market, id, priceBy } = draft
   if (priceBy === 'margin') {
     const fresh = makeDraft(item, { market, rules, corrections, setPriceE4, id })
-    const { priceE4, currency, profitE4, profitCurrency, margin, feesAssumed } = fresh
-    return { ...draft, priceE4, currency, profitE4, profitCurrency, margin, feesAssumed }
+    const { priceE4, currency, profitE4, profitCurrency, margin, assumed } = fresh
+    return { ...draft, priceE4, currency, profitE4, profitCurrency, margin, assumed }
   }
   return { ...draft, ...draftProfit(draft, item, { rules, corrections }) }
 }

@@ -100,10 +100,10 @@ function moneyOf<T>(home: string, of: (row: T) => PricedItem): ColumnOf<T>[] {
     { name: 'price', label: `Lowest price, ${home}`, type: 'number', of: (r) => major(of(r).priceLowE4) },
     { name: 'profit', label: `Profit, ${home}`, type: 'number', of: (r) => major(of(r).best?.profitE4) },
     {
-      name: 'fees',
-      label: 'Fees are',
+      name: 'assumed',
+      label: 'Assumed',
       type: 'text',
-      of: (r) => (of(r).best === null ? null : of(r).best?.feesAssumed ? 'assumed' : 'entered'),
+      of: (r) => of(r).best?.assumed.join(', ') ?? null,
     },
     { name: 'worth', label: 'Worth', type: 'number', of: (r) => of(r).worth.value },
     { name: 'sellers', label: 'Sellers', type: 'integer', of: (r) => of(r).sellers },

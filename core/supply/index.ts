@@ -1,1 +1,5 @@
-export * from './offers'
+export * from './offer'
+export * from './offer-finder'
+export * from './offer-checks'
+export * from './choose-offer'
+export * from './supply-rules'

@@ -19,7 +19,7 @@ const live = useLive()
 const undo = useUndo()
 const kept = computed(() => live.ofAll(sheaf.kept))
 const expected = computed(() => expectedMonthly(kept.value))
-const assumed = computed(() => kept.value.some((k) => k.feesAssumed))
+const assumed = computed(() => kept.value.some((k) => k.assumed.length > 0))
 const naming = ref(false)
 const name = ref('')
 const options = computed(() => [
@@ -73,7 +73,7 @@ async function add() {
         >
         a month
         <span class="quiet">
-          ○ if sales are shared evenly{{ assumed ? ', fees assumed' : ''
+          ○ if sales are shared evenly{{ assumed ? ', with what is assumed' : ''
           }}{{ expected.known < expected.of ? `; ${expected.of - expected.known} not known` : '' }}</span
         >
       </template>

@@ -1,5 +1,6 @@
 import type { Item } from '@sickle/core/catalog'
 import { bringAll, testBench } from '@/testing/workbench'
+import { nothingChosen } from '@sickle/core/supply'
 import {
   canIGetIt,
   howItChanges,
@@ -33,9 +34,11 @@ test('what is known is said in sentences made from the figures', async () => {
     '62 units in 30 days to 1 June 2026, reported. 2 of 2 listings sold (100 %; 95 %: 34 %–100 %); 31.00 units a listing.',
   )
   expect(isThereRoom(item)).toMatch(/^2 sellers; the largest takes 65 % of the units \(concentration 5,42\d\)/)
-  expect(canIGetIt(item, 'EUR')).toBe('Landed € 3.20 a pack of 4 from Sill Mill, 5 days at most (same words).')
+  expect(canIGetIt(item, 'EUR')).toBe(
+    'Landed € 3.20 a pack of 4 from Sill Mill, 5 days at most (same words): the only offer.',
+  )
   expect(whatDoIMake(item, 'EUR')).toBe(
-    '+7.37 (57 %) at the lowest competing price, € 12.90 delivered on Marrowgate. Fees of Marrowgate are assumed ○: 15 % for the market and 3 % for payment, by common practice.',
+    '+7.37 (57 %) at the lowest competing price, € 12.90 delivered on Marrowgate. Assumed ○: fees of 15 % for the market and 3 % for payment, by common practice (enter yours in Margin); pieces in the packs (confirm them in Supply).',
   )
   const sellers = await answered.services.engine.call('sellers', ['Marrowgate/A1'])
   expect(whoSellsIt(sellers, 'EUR')).toBe('2 offers, from € 12.90 delivered.')
@@ -52,6 +55,7 @@ test('what is not known is said to be not known, never nought', () => {
     best: null,
     profits: [],
     offer: null,
+    choice: nothingChosen,
     kind: 'digital' as const,
     listings: [],
     markets: [],
@@ -81,7 +85,7 @@ test('what is not known is said to be not known, never nought', () => {
 })
 
 test('a loss, a restriction and sellers below break-even are named as such', () => {
-  const best = { market: 'M', isDelivered: true, lowestE4: 10_000, profitE4: -2500, margin: -0.25, feesAssumed: false }
+  const best = { market: 'M', isDelivered: true, lowestE4: 10_000, profitE4: -2500, margin: -0.25, assumed: [] }
   expect(whatDoIMake({ ...item, best }, 'EUR')).toBe(
     '−0.25 (−25 %) at the lowest competing price, € 1.00 delivered on M.',
   )

@@ -1,4 +1,4 @@
-import { comparable, type Item, type ItemSeller, type UnpublishedUnits } from '@sickle/core/catalog'
+import { assumptionWords, comparable, type Item, type ItemSeller, type UnpublishedUnits } from '@sickle/core/catalog'
 import type { MayList } from '@sickle/core/clear'
 import {
   isSeason,
@@ -13,11 +13,11 @@ import {
   type UnitSeries,
   type WeekdayPull,
 } from '@sickle/core/demand'
-import { assumedFeesWords } from '@sickle/core/margin'
 import type { PriceSpread } from '@sickle/core/room'
 import type { Posted } from '@sickle/core/social'
 import type { SellingWords } from '@sickle/core/words'
 import { count, dayInWords, decimal, money, percent, plural, signed, signedPercent } from './format'
+import { whyChosen } from './supply-words'
 
 export const monthNames = [
   'January',
@@ -155,19 +155,23 @@ export function isThereRoom(item: Item): string {
 
 export function canIGetIt(item: Item, home: string): string {
   if (item.kind === 'digital') return 'A file: nothing to buy and nothing to ship.'
-  if (!item.offer) return 'No supplier offer is known to be the same goods.'
+  if (!item.offer)
+    return item.choice.candidates.length > 0
+      ? 'Every offer of the same goods is of a supplier you avoid.'
+      : 'No supplier offer is known to be the same goods.'
   const { offer, by } = item.offer
-  const how = { barcode: 'same barcode', words: 'same words', you: 'chosen by you' }[by]
+  const how = { barcode: 'same barcode', words: 'same words', you: 'the same, as you said' }[by]
+  const why = whyChosen(item.choice, home)
   const lead = offer.leadDays === null ? 'delivery time not stated' : `${plural(offer.leadDays, 'day')} at most`
-  return `Landed ${money(item.landedE4, home)} a pack of ${item.pack} from ${offer.supplier}, ${lead} (${how}).`
+  return `Landed ${money(item.landedE4, home)} a pack of ${item.pack} from ${offer.supplier}, ${lead} (${how}): ${why}.`
 }
 
 export function whatDoIMake(item: Item, home: string): string {
   if (!item.best)
     return item.profits.length === 0 ? 'Not known: no competing price is known.' : 'Not known: a cost is missing.'
-  const { market, lowestE4, isDelivered, profitE4, margin, feesAssumed } = item.best
-  const fees = feesAssumed ? ` Fees of ${market} are assumed ○: ${assumedFeesWords}.` : ''
-  return `${signed(profitE4, home)} (${percent(margin)}) at the lowest competing price, ${money(lowestE4, home)} ${isDelivered ? `delivered on ${market}` : `on ${market}, delivery not stated`}.${fees}`
+  const { market, lowestE4, isDelivered, profitE4, margin, assumed } = item.best
+  const rests = assumed.length === 0 ? '' : ` Assumed ○: ${assumed.map((a) => assumptionWords[a]).join('; ')}.`
+  return `${signed(profitE4, home)} (${percent(margin)}) at the lowest competing price, ${money(lowestE4, home)} ${isDelivered ? `delivered on ${market}` : `on ${market}, delivery not stated`}.${rests}`
 }
 
 export function whatDoesItSellFor(spread: PriceSpread | null, item: Item, home: string): string {

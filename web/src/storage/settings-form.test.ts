@@ -47,7 +47,7 @@ test('plain rules are right ones; costs that came later stand as in a fresh work
   expect(rulesNow({ ...rules, costs, worth: undefined })).toEqual(rules)
 })
 test.each([
-  [{}, 'worth is missing'],
+  [{}, 'supply is missing'],
   [{ ...rules, homeCurrency: 'euro' }, 'home currency is longer than 3 letters'],
   [{ ...rules, rates: [{ ...rate, rate: 0 }] }, 'rate of rate 1 must be from 0.000001 to 1000000000'],
   [{ ...rules, rates: [{ ...rate, rate: '1.2' }] }, 'rate of rate 1 must be a number'],

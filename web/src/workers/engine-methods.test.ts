@@ -44,7 +44,13 @@ test('what is asked is answered by rows, and whether the item looked at is among
   const all = await ask({}, 'Marrowgate/A5')
   expect([all.total, all.matching, all.rows.length, all.isLookedFound]).toEqual([3, 3, 3, true])
   const hooks = all.rows.find((r) => /hook/i.test(r.title))
-  expect(hooks).toMatchObject({ units: 62, listings: 2, landedE4: 32_000, profitE4: byHandE4.hooks, feesAssumed: true })
+  expect(hooks).toMatchObject({
+    units: 62,
+    listings: 2,
+    landedE4: 32_000,
+    profitE4: byHandE4.hooks,
+    assumed: ['fees', 'pack'],
+  })
   expect(hooks?.figures).toEqual({ reviews: 180 })
   const some = await ask({ limits: { units: [20, null] } }, 'Marrowgate/A5')
   expect([some.matching, some.isLookedFound, some.strips[0]?.wouldReturn]).toEqual([2, false, 1])
@@ -146,10 +152,10 @@ test('finds leave as a file in their order', async () => {
     header: true,
     skipEmptyLines: true,
   })
-  expect(data.map((r) => [r.Key, r.Barcode, r['Profit, EUR'], r['Fees are']])).toEqual([
+  expect(data.map((r) => [r.Key, r.Barcode, r['Profit, EUR'], r['Assumed']])).toEqual([
     ['Marrowgate/A5', '', '', ''],
-    ['Marrowgate/A3', '', '8.68', 'assumed'],
-    ['Marrowgate/A1', '4006381333931', '7.37', 'assumed'],
+    ['Marrowgate/A3', '', '8.68', 'fees, pack'],
+    ['Marrowgate/A1', '4006381333931', '7.37', 'fees, pack'],
   ])
 })
 

@@ -39,9 +39,9 @@ export const useLive = defineStore('live', () => {
   /** The figures of a decided item: of now where it is still gathered, else as they were when it was decided. */
   function of({ key, snapshot }: Pick<Decision, 'key' | 'snapshot'>) {
     const row = rows.value.get(key)
-    if (!row) return { ...snapshot, feesAssumed: false, isOld: true }
-    const { profitE4, units, listings, feesAssumed } = row
-    return { ...snapshot, profitE4, units, listings, feesAssumed, isOld: false }
+    if (!row) return { ...snapshot, assumed: [], isOld: true }
+    const { profitE4, units, listings, assumed } = row
+    return { ...snapshot, profitE4, units, listings, assumed, isOld: false }
   }
   /** The same of many: one call, as each through a store costs more than what it does. */
   const ofAll = (list: readonly Pick<Decision, 'key' | 'snapshot'>[]) => list.map(of)

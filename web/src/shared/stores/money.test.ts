@@ -31,11 +31,11 @@ test('what was kept has the figures of now, not of then', async () => {
   const all = await setup()
   await keep(all, hooks)
   const [decision] = all.sheaf.kept
-  await until(() => all.live.of(decision!).feesAssumed, 'the row of now')
+  await until(() => all.live.of(decision!).assumed.includes('fees'), 'the row of now')
   expect(all.live.of(decision!)).toMatchObject({ profitE4: byHandE4.hooks, isOld: false })
   await all.rules.setSchedule(none)
   await all.workspace.follow()
-  await until(() => !all.live.of(decision!).feesAssumed, 'the fees')
+  await until(() => !all.live.of(decision!).assumed.includes('fees'), 'the fees')
   expect(all.live.of(decision!)).toMatchObject({ profitE4: 97_000 })
   expect(decision!.snapshot.profitE4).toBe(byHandE4.hooks)
   expect(all.live.of({ key: 'gone', snapshot: decision!.snapshot })).toMatchObject({
@@ -83,12 +83,12 @@ test('drafts follow costs, fees and prices of Margin; a typed price stays; what 
   await until(() => drafts.items.size === 2, 'the items')
   const draft = () => drafts.all.find((d) => d.item === hooks)!
   // lowest 12.90 less the step of 0.01; 12.89 − 3.20 − 1.93 − 0.39
-  expect(draft()).toMatchObject({ priceE4: 128_900, profitE4: 73_700, feesAssumed: true, priceBy: 'margin' })
+  expect(draft()).toMatchObject({ priceE4: 128_900, profitE4: 73_700, assumed: ['fees', 'pack'], priceBy: 'margin' })
   expect(drafts.obstaclesOf(draft())).toEqual([])
   await rules.setOwnCost(hooks, { postageOutE4: 20_000 })
   expect(draft().profitE4).toBe(53_700)
   await rules.setSchedule(none)
-  expect(draft()).toMatchObject({ profitE4: 76_900, feesAssumed: false })
+  expect(draft()).toMatchObject({ profitE4: 76_900, assumed: ['pack'] })
   await rules.setPrice(hooks, 'Marrowgate', 150_000)
   expect(draft()).toMatchObject({ priceE4: 150_000, profitE4: 98_000 })
   await drafts.change(draft().id, { priceE4: 110_000, priceBy: 'hand' })

@@ -45,7 +45,7 @@ const figure = computed(() => row.figures[column.id] ?? null)
   </div>
   <div v-else-if="column.id === 'landed'" role="gridcell" class="num">{{ amount(row.landedE4, home) }}</div>
   <div v-else-if="column.id === 'profit'" role="gridcell" class="num">
-    <ProfitFigure :e4="row.profitE4" :currency="home" :assumed="row.feesAssumed" /><br /><span class="quiet">{{
+    <ProfitFigure :e4="row.profitE4" :currency="home" :assumed="row.assumed" /><br /><span class="quiet">{{
       percent(row.margin)
     }}</span>
   </div>

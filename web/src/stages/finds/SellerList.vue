@@ -3,7 +3,6 @@ import { computed, ref } from 'vue'
 import type { ItemSeller } from '@sickle/core/catalog'
 import { howEstimated } from '@/shared/answers'
 import { amount, count, currencySign, decimal, percent } from '@/shared/format'
-import { useRules } from '@/shared/stores/rules'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import ProfitFigure from '@/shared/widgets/ProfitFigure.vue'
 import BareButton from '@/shared/widgets/BareButton.vue'
@@ -12,7 +11,6 @@ import PlainTable from '@/shared/widgets/PlainTable.vue'
 const { sellers, home, full = false } = defineProps<{ sellers: ItemSeller[]; home: string; full?: boolean }>()
 defineEmits<{ store: [market: string, store: string] }>()
 const all = ref(false)
-const rules = useRules()
 const few = computed(() => (full ? 12 : 6))
 const shown = computed(() => (all.value ? sellers : sellers.slice(0, few.value)))
 const words = { selling: '', quiet: 'no feedback in 30 days', inactive: 'no feedback in 90 days: not selling' }
@@ -61,7 +59,7 @@ const units = (s: ItemSeller) => s.units ?? s.estimate?.units ?? null
           }}<template v-if="!s.isDeliveryKnown"><br /><span class="quiet small">delivery not known</span></template>
         </td>
         <td v-if="full" class="num">
-          <ProfitFigure :e4="s.myProfitE4" :currency="home" :assumed="rules.areFeesAssumed(s.market)" />
+          <ProfitFigure :e4="s.myProfitE4" :currency="home" :assumed="s.assumed" />
         </td>
         <td class="num" :title="howKnown(s)">
           {{ count(units(s)) }}<GradeMark :grade="s.units !== null ? s.grade : s.estimate ? 'estimated' : null" />

@@ -113,7 +113,7 @@ const sellingWords = computed(() => {
     </div>
     <p>
       Expected profit
-      <ProfitFigure :e4="draft.profitE4" :currency="draft.profitCurrency" :assumed="draft.feesAssumed" />
+      <ProfitFigure :e4="draft.profitE4" :currency="draft.profitCurrency" :assumed="draft.assumed" />
       {{ draft.profitCurrency }} a sale, margin {{ percent(draft.margin, 1) }}.
       <NButton
         text

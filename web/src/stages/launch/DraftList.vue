@@ -60,7 +60,7 @@ const all = () => (chosen.value = chosen.value.length === drafts.all.length ? []
           </td>
           <td class="num">{{ d.currency }} {{ amount(d.priceE4, d.currency) }}</td>
           <td class="num">
-            <ProfitFigure :e4="d.profitE4" :currency="d.profitCurrency" :assumed="d.feesAssumed" />
+            <ProfitFigure :e4="d.profitE4" :currency="d.profitCurrency" :assumed="d.assumed" />
             <span class="quiet small unit">{{ d.profitCurrency }}</span><br /><span class="quiet small">{{
               percent(d.margin)
             }}</span>

@@ -86,7 +86,7 @@ useKeys('Margin', [
               @click="market = p.market"
             >
               {{ p.market }}
-              <ProfitFigure :e4="p.profitE4" :currency="rules.home" :assumed="p.feesAssumed" />
+              <ProfitFigure :e4="p.profitE4" :currency="rules.home" :assumed="p.assumed" />
               <span class="quiet small">{{ percent(p.margin) }}</span>
             </BareButton>
             <BareButton type="info" class="tab edit" @click="fees = true">Fees of {{ market }} …</BareButton>

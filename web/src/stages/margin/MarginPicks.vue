@@ -28,7 +28,7 @@ const live = useLive()
           class="small num"
           :e4="live.of(d).profitE4"
           :currency="rules.home"
-          :assumed="live.of(d).feesAssumed"
+          :assumed="live.of(d).assumed"
         />
       </RouterLink>
     </template>

@@ -37,7 +37,7 @@ const step = (e4: number) => emit('price', Math.max(0, costing.price.value + e4)
       <div>
         <dt>Profit per sale</dt>
         <dd data-test="profit">
-          <ProfitFigure :e4="sheet?.profitE4 ?? null" :currency="home" :assumed="costing.feesAssumed.value" />
+          <ProfitFigure :e4="sheet?.profitE4 ?? null" :currency="home" :assumed="costing.assumed.value" />
         </dd>
       </div>
       <div>

@@ -1,5 +1,5 @@
 import { computed, toRaw, type Ref } from 'vue'
-import { comparable, costOf, lowestOn, type Item } from '@sickle/core/catalog'
+import { assumptionsOf, comparable, costOf, lowestOn, type Item } from '@sickle/core/catalog'
 import { ruledPrice } from '@sickle/core/launch'
 import {
   advertisingRoom,
@@ -65,7 +65,7 @@ export function useCosting(item: Ref<Item | null>, market: Ref<string>) {
     swings,
     rungs,
     notes,
-    feesAssumed: computed(() => rules.areFeesAssumed(market.value)),
+    assumed: computed(() => (item.value ? assumptionsOf(item.value, market.value, rules) : [])),
     perDay,
   }
 }

@@ -11,6 +11,6 @@ const rules = useRules()
 
 <template>
   <td class="num">{{ amount(row.priceLowE4, rules.home) }}</td>
-  <td class="num"><ProfitFigure :e4="row.profitE4" :currency="rules.home" :assumed="row.feesAssumed" /></td>
+  <td class="num"><ProfitFigure :e4="row.profitE4" :currency="rules.home" :assumed="row.assumed" /></td>
   <td class="num">{{ row.worth === null ? '–' : Math.round(row.worth) }}</td>
 </template>

@@ -63,7 +63,7 @@ const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
       />
     </span>
     <span role="cell" class="num">
-      <ProfitFigure :e4="now.profitE4" :currency="home" :assumed="now.feesAssumed" />
+      <ProfitFigure :e4="now.profitE4" :currency="home" :assumed="now.assumed" />
       <span v-if="now.profitE4 !== decision.snapshot.profitE4" class="then small quiet">
         {{ signed(decision.snapshot.profitE4, home) }} when decided
       </span>

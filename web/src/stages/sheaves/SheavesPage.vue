@@ -50,8 +50,8 @@ async function look(d: Decision) {
   query.selected = d.key
   await router.push('/finds')
 }
-const feesOf = ({ isOld, profitE4, feesAssumed }: ReturnType<typeof live.of>) =>
-  isOld || profitE4 === null ? '' : feesAssumed ? 'assumed' : 'entered'
+const assumedIn = ({ isOld, profitE4, assumed }: ReturnType<typeof live.of>) =>
+  isOld || profitE4 === null ? '' : assumed.join(', ')
 const figure = (e4: number | null) => (e4 === null ? null : Number(plainAmount(e4, rules.home)))
 function save() {
   const head = [
@@ -61,7 +61,7 @@ function save() {
     'reason',
     'note',
     `profit per sale, ${rules.home}`,
-    'fees',
+    'assumed',
     `profit when decided, ${rules.home}`,
     'units 30 d',
     'decided',
@@ -73,7 +73,7 @@ function save() {
     d.reason,
     d.note,
     figure(live.of(d).profitE4),
-    feesOf(live.of(d)),
+    assumedIn(live.of(d)),
     figure(d.snapshot.profitE4),
     live.of(d).units,
     new Date(d.at).toISOString(),

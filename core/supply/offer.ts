@@ -1,4 +1,4 @@
-import { findPackCount, leastShared, TitleIndex, titleSignature, type Likeness, type TitleSignature } from '../goods'
+import { findPackCount } from '../goods'
 import { tiersFromText, type Tier } from '../notation'
 import type { Capture } from '../records'
 import { rowReader } from '../tables'
@@ -18,6 +18,12 @@ export interface Offer {
   stock: number | null
   orders: number | null
   rating: number | null
+  /** reviews of the best grade */
+  goodReviews: number | null
+  /** day since which the supplier trades */
+  since: number | null
+  /** price of one piece to look at, in its own currency */
+  sampleE4: number | null
   gtin: string | null
   picture: string | null
   category: string | null
@@ -56,6 +62,9 @@ export function mergeOffers(captures: readonly Capture[]): Offer[] {
         stock: read.number('stock', row),
         orders: read.number('orders', row),
         rating: read.number('rating', row),
+        goodReviews: read.number('goodReviews', row),
+        since: read.number('since', row),
+        sampleE4: read.number('sample', row),
         gtin: read.text('gtin', row),
         picture: read.text('picture', row),
         category: read.text('category', row),
@@ -66,51 +75,4 @@ export function mergeOffers(captures: readonly Capture[]): Offer[] {
     }
   }
   return [...byKey.values()].filter((o) => o.tiers.length > 0)
-}
-
-/** An offer that may be the same goods, and how that is known. */
-export interface OfferMatch {
-  offer: Offer
-  by: 'barcode' | 'words' | 'you'
-  likeness: Likeness | null
-  verdict: Likeness['verdict']
-}
-
-/** Finds the offers of the same goods: by barcode, then by words. */
-export class OfferFinder {
-  readonly #offers: readonly Offer[]
-  readonly #index: TitleIndex
-  readonly #byGtin = new Map<string, Offer[]>()
-
-  constructor(offers: readonly Offer[]) {
-    this.#offers = offers
-    this.#index = new TitleIndex(offers.map((o) => titleSignature(o.title)))
-    for (const offer of offers) {
-      if (offer.gtin === null) continue
-      const list = this.#byGtin.get(offer.gtin)
-      if (list) list.push(offer)
-      else this.#byGtin.set(offer.gtin, [offer])
-    }
-  }
-
-  /** Candidates, surest first; with `sameOnly` those that are merely alike are not looked for. */
-  find(signature: TitleSignature, gtin: string | null, { most = 8, sameOnly = false } = {}): OfferMatch[] {
-    const sure = (gtin === null ? [] : (this.#byGtin.get(gtin) ?? [])).map((offer): OfferMatch => ({
-      offer,
-      by: 'barcode',
-      likeness: null,
-      verdict: 'same',
-    }))
-    const known = new Set(sure.map((m) => m.offer.key))
-    const alike = this.#index
-      .find(signature, most, sameOnly ? leastShared : undefined)
-      .flatMap(({ at, likeness }): OfferMatch[] => {
-        const offer = this.#offers[at] as Offer
-        if (known.has(offer.key)) return []
-        const otherGoods = gtin !== null && offer.gtin !== null && offer.gtin !== gtin && offer.pack === signature.pack
-        const verdict = otherGoods && likeness.verdict === 'same' ? 'similar' : likeness.verdict
-        return [{ offer, by: 'words', likeness, verdict }]
-      })
-    return [...sure, ...alike].slice(0, most)
-  }
 }

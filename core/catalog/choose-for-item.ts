@@ -1,0 +1,57 @@
+import { workOut, type CostInputs } from '../margin'
+import { chooseOffer, nothingChosen, offerChecks, type Candidate, type OfferChoice, type OfferMatch } from '../supply'
+import type { Item } from './item'
+import type { Corrections, SellerRules } from './rules'
+
+/** The offer that an item is reckoned with. */
+export interface ChosenForItem {
+  offer: OfferMatch | null
+  choice: OfferChoice
+  /** pieces in its pack; 1 where there is none */
+  pack: number
+  landedE4: number | null
+}
+
+type InputsFor = (market: string, offer: OfferMatch | null, bought: number) => CostInputs
+
+/** Chooses among the offers of the same goods by the seller's rules of supply, or as the seller said. */
+export function chooseForItem(
+  item: Item,
+  { rules, corrections }: { rules: SellerRules; corrections: Corrections },
+  inputsFor: InputsFor,
+): ChosenForItem {
+  const market = item.markets[0] ?? ''
+  const packOf = ({ offer }: OfferMatch) => corrections.packs[offer.key] ?? offer.pack
+  const landedBy = (offer: OfferMatch | null, pack: number) => workOut(inputsFor(market, offer, pack), 0, true).landedE4
+  const said = corrections.offers[item.key]
+  const matches = item.kind === 'digital' || said === '' ? [] : item.offers.filter((m) => isSame(m, item, packOf(m)))
+  if (matches.length === 0) return { offer: null, choice: nothingChosen, pack: 1, landedE4: landedBy(null, 1) }
+  const candidates = matches.map((match): Candidate => {
+    const { offer } = match
+    const pack = packOf(match)
+    const landedE4 = landedBy(match, pack)
+    const packs = inputsFor(market, match, pack).orderQuantity
+    const outlayE4 = landedE4 === null ? null : Math.round((landedE4 * packs * pack) / item.pack)
+    const standing = corrections.suppliers[offer.supplier] ?? null
+    const checks = offerChecks(offer, rules.supply, { lot: { packs, outlayE4 }, standing })
+    const named = (holds: boolean | null) =>
+      checks.filter((c) => c.holds === holds && (holds !== null || c.wanted !== null)).map((c) => c.name)
+    return {
+      key: offer.key,
+      supplier: offer.supplier,
+      landedE4,
+      days: offer.leadDays,
+      broken: named(false),
+      unknown: named(null),
+    }
+  })
+  const choice = chooseOffer(candidates, said ?? null)
+  const offer = matches.find((m) => m.offer.key === choice.chosen?.key) ?? null
+  if (!offer) return { offer, choice, pack: 1, landedE4: landedBy(null, 1) }
+  return { offer, choice, pack: packOf(offer), landedE4: choice.chosen?.landedE4 ?? null }
+}
+
+/** Another pack that is not counted yet cannot be reckoned with: a piece of it would cost whatever the titles do not say. */
+function isSame({ verdict, judged }: OfferMatch, { pack }: Item, bought: number): boolean {
+  return verdict === 'same' && (judged !== 'pack' || bought !== pack)
+}

@@ -1,0 +1,44 @@
+import { nothingTaught, TaughtWords, titleSignature, type WordLesson } from '.'
+
+const words = ['clear', 'drip', 'feeder', 'lite', 'plant', 'saucer', 'suet', 'trough']
+const lesson = (says: WordLesson['says'], these: string[], those: string[] = []): WordLesson => ({
+  says,
+  these: these.map((w) => words.indexOf(w)),
+  those: those.map((w) => words.indexOf(w)),
+  barcodes: 5,
+  byHand: 0,
+  example: [0, 1],
+  isTakenBack: false,
+})
+const taught = new TaughtWords(
+  [lesson('same', ['plant', 'saucer'], ['drip', 'trough']), lesson('apart', ['lite'])],
+  words,
+)
+const [saucer, tray, drip] = ['Plant saucer, round', 'Round drip trough', 'Drip feeder, round'].map(titleSignature) as [
+  ReturnType<typeof titleSignature>,
+  ReturnType<typeof titleSignature>,
+  ReturnType<typeof titleSignature>,
+]
+
+test('a lesson holds of all that two titles differ in, either way round, and not of a word wherever it stands', () => {
+  expect([taught.areSame(saucer, tray), taught.areSame(tray, saucer)]).toEqual([true, true])
+  expect([taught.areSame(saucer, drip), taught.areSame(saucer, saucer)]).toEqual([false, false])
+})
+test('a title is said otherwise by one exchange', () => {
+  expect(taught.otherwise(saucer)).toEqual([tray.words])
+  expect(taught.otherwise(tray)).toEqual([saucer.words])
+  expect(taught.otherwise(drip)).toEqual([])
+})
+test('a word that sets apart does so beside any other', () => {
+  const lite = titleSignature('Plant saucer lite, round')
+  expect([taught.areApart(lite, saucer), taught.areApart(saucer, lite), taught.areApart(lite, lite)]).toEqual([
+    true,
+    true,
+    false,
+  ])
+  expect(taught.areApart(saucer, drip)).toBe(false)
+})
+test('nothing taught says nothing', () => {
+  expect([nothingTaught.areSame(saucer, tray), nothingTaught.areApart(saucer, tray)]).toEqual([false, false])
+  expect(nothingTaught.otherwise(saucer)).toEqual([])
+})
