@@ -187,6 +187,9 @@ function quaymaster(world: World): DemoFile {
     'Stock',
     'Orders',
     'Rating',
+    'Trading since',
+    '5-star reviews',
+    'Sample price',
     'Image',
   ]
   const rows = world.offers.map((o): Row => [
@@ -202,6 +205,9 @@ function quaymaster(world: World): DemoFile {
     o.stock,
     o.orders,
     o.rating,
+    o.facts.since === null ? null : isoDay(o.facts.since),
+    o.facts.goodReviews,
+    o.sample,
     `/demo/pictures/${pictureName(o.goods.archetype.shape, o.goods.colour)}`,
   ])
   return {

@@ -35,6 +35,9 @@ export const demoRates = [
   { from: 'USD', to: 'EUR', rate: 0.9174, day: '2026-05-29' },
 ]
 
+/** Goods from within the union pay nothing on their way in; others by the cost rules. */
+export const demoImports = ['IE', 'DE', 'NL', 'PL'].map((origin) => ({ origin, dutyRatio: 0, importTaxRatio: 0 }))
+
 /** Registered for tax at 23 %; buys small lots; posts from home. Money in EUR as decimal text, ratios plain. */
 export const demoCosts = {
   homeCurrency: 'EUR',

@@ -62,9 +62,20 @@ export interface StandinListing {
   daily: (number | null)[]
 }
 
+/** What a supplier tells of itself; some tell nothing. */
+export interface SupplierFacts {
+  name: string
+  /** day since which it trades */
+  since: number | null
+  goodReviews: number | null
+}
+
 export interface StandinOffer {
   id: string
   supplier: string
+  facts: SupplierFacts
+  /** USD for one piece to look at; null where none is sold */
+  sample: number | null
   goods: Goods
   title: string
   /** pieces in the supplier's pack */

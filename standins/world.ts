@@ -3,7 +3,7 @@ import { demandFactor } from './demand-curve'
 import { makeGoods, shuffled } from './goods'
 import { storeNames, supplierNames } from './names'
 import { chance, type Chance } from './random'
-import type { Goods, Market, StandinListing, StandinOffer, Store } from './things'
+import type { Goods, Market, StandinListing, StandinOffer, Store, SupplierFacts } from './things'
 import { demoMake } from './makes/demo'
 import type { WorldMake } from './makes/world-make'
 
@@ -62,7 +62,15 @@ export function makeWorld(size: WorldSize = {}): World {
   const goods = makeGoods(goodsCount, random, make)
   const stores = makeStores(storeCount, firstDay + days, random)
   const listings = makeListings(goods, stores, listingCount, { firstDay, days, make }, random)
-  return { firstDay, days, goods, stores, listings, offers: makeOffers(goods, offerCount, random, make), make }
+  return {
+    firstDay,
+    days,
+    goods,
+    stores,
+    listings,
+    offers: makeOffers(goods, { count: offerCount, today: firstDay + days, make }, random),
+    make,
+  }
 }
 
 function makeStores(count: number, today: number, random: Chance): Store[] {
@@ -165,8 +173,23 @@ function dailyUnits(g: Goods, rate: number, { firstDay, days, make }: Span, rand
   return units
 }
 
-function makeOffers(goods: Goods[], count: number, random: Chance, { writing }: WorldMake): StandinOffer[] {
-  const suppliers = supplierNames(14, random)
+/** Most have traded for years; one in five is new, and one in seven says nothing of itself. */
+function supplierFacts(names: readonly string[], today: number): SupplierFacts[] {
+  const random = chance(names.length)
+  return names.map((name) => {
+    const [isNew, isSilent] = [random.happens(0.2), random.happens(1 / 7)]
+    const since = today - (isNew ? random.whole(200, 1300) : random.whole(1600, 5200))
+    const goodReviews = random.whole(isNew ? 0 : 12, isNew ? 25 : 900)
+    return isSilent ? { name, since: null, goodReviews: null } : { name, since, goodReviews }
+  })
+}
+
+function makeOffers(
+  goods: Goods[],
+  { count, today, make: { writing } }: { count: number; today: number; make: WorldMake },
+  random: Chance,
+): StandinOffer[] {
+  const suppliers = supplierFacts(supplierNames(14, random), today)
   const made = shuffled(
     goods.filter((g) => g.archetype.kind !== 'digital'),
     random,
@@ -189,9 +212,12 @@ function makeOffers(goods: Goods[], count: number, random: Chance, { writing }: 
     const cents = (x: number) => Math.round(x * 100) / 100
     const text = writing.title({ ...g, pack: 1 }, random, 0.7)
     const words = writing.pack(pack, random)
+    const facts = random.pick(suppliers)
     return {
       id: `QM-${2000 + i * 3}`,
-      supplier: random.pick(suppliers),
+      supplier: facts.name,
+      facts,
+      sample: printed || i % 4 === 3 ? null : cents(price * 1.6 + 2),
       goods: g,
       title: words === null ? text : `${text} ${words}`,
       pack,

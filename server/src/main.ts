@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import type { AddressInfo } from 'node:net'
-import { demoCosts, demoFiles, demoRates, demoSchedules } from '@sickle/standins'
+import { demoCosts, demoFiles, demoImports, demoRates, demoSchedules } from '@sickle/standins'
 import { createApp } from './app'
 import { readConfig } from './config'
 import { demoBytes } from './demo-bytes'
@@ -10,7 +10,7 @@ import { readSources } from './sources-config'
 const config = readConfig(process.env)
 const webRoot = fileURLToPath(new URL('../../web/dist/', import.meta.url))
 const files = await demoBytes(demoFiles())
-const rules = { schedules: demoSchedules, rates: demoRates, costs: demoCosts }
+const rules = { schedules: demoSchedules, rates: demoRates, costs: demoCosts, imports: demoImports }
 const sources = {
   sources: readSources(process.env),
   fetch,

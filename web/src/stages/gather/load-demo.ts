@@ -2,6 +2,7 @@ import type { Mapping } from '@sickle/core/intake'
 import { scheduleFromJson } from '@sickle/core/margin'
 import { plainRules, type SellerRules } from '@sickle/core/catalog'
 import { toE4, type Rate } from '@sickle/core/money'
+import type { OriginCosts } from '@sickle/core/supply'
 import { Problem } from '@sickle/core/problem'
 import type { Services } from '@/services/services'
 import type { JobContext } from '@/shared/stores/jobs'
@@ -14,7 +15,12 @@ interface DemoIndex {
     answers: { market?: string; supplier?: string; currency?: string }
     size: number
   }[]
-  rules: { schedules: unknown[]; rates: Rate[]; costs: Record<string, number | string | boolean> }
+  rules: {
+    schedules: unknown[]
+    rates: Rate[]
+    costs: Record<string, number | string | boolean>
+    imports: OriginCosts[]
+  }
 }
 
 /** The list of demo files and the demo shop's rules. @throws Problem 'demo-missing' */
@@ -71,5 +77,6 @@ export function demoRules({ rules }: DemoIndex): SellerRules {
     },
     minProfitE4: e4(minProfit),
     stepE4: e4(step),
+    supply: { ...base.supply, imports: rules.imports },
   }
 }
