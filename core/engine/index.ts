@@ -1,5 +1,6 @@
 export * from './cuts'
 export { groupRows, type Groups } from './group-rows'
+export { matchQueue, type Queued } from './match-queue'
 export { movers, type Mover } from './movers'
 export { firstInOrder, inOrder } from './in-order'
 export { Screen } from './screen'

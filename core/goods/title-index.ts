@@ -17,6 +17,8 @@ export interface Likeness {
   packs: [number, number]
   /** 'same' in all but pack count, 'variant' where something clashes, 'similar' else */
   verdict: 'same' | 'variant' | 'similar'
+  /** the words that differ are taught to mean the same */
+  isTaught?: true
 }
 
 /** How much words say: rare ones more. */

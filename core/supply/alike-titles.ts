@@ -68,7 +68,9 @@ export class AlikeTitles {
       variant: true,
     }[likeness.verdict]
     if (isAsTaught) return found
-    return { at, likeness: { ...likeness, verdict: likeness.verdict === 'same' ? 'similar' : 'same' } }
+    return likeness.verdict === 'same'
+      ? { at, likeness: { ...likeness, verdict: 'similar' } }
+      : { at, likeness: { ...likeness, verdict: 'same', isTaught: true } }
   }
 }
 

@@ -78,18 +78,17 @@ export class OfferFinder {
     return keys.length === 0 ? found : this.#withJudged(found, judged)
   }
 
-  /** What the seller said counts before all that was found. */
+  /** What the seller said counts before all that was found; what was judged stays where it stood. */
   #withJudged(found: readonly OfferMatch[], judged: JudgedOffers): OfferMatch[] {
     const there = new Set(found.map((m) => m.offer.key))
     const others = Object.keys(judged).flatMap((key): OfferMatch[] => {
       const offer = there.has(key) ? undefined : this.offer(key)
       return offer ? [{ offer, by: 'you', likeness: null, verdict: 'similar', judged: null }] : []
     })
-    const all = [...found, ...others].map((match): OfferMatch => {
+    return [...found, ...others].map((match): OfferMatch => {
       const said = judged[match.offer.key]
       return said ? { ...match, by: 'you', judged: said, verdict: verdictOf[said] } : match
     })
-    return all.sort((a, b) => turnOf(a) - turnOf(b))
   }
 
   /** An offer by its key; undefined where it is not there any more. */
@@ -116,5 +115,3 @@ const verdictOf: Record<MatchJudgement, OfferMatch['verdict']> = {
   similar: 'similar',
   no: 'similar',
 }
-/** those said to be the same first, those said not to be last, the others as they were found */
-const turnOf = ({ judged }: OfferMatch) => (judged === 'same' || judged === 'pack' ? 0 : judged === 'no' ? 2 : 1)

@@ -25,6 +25,7 @@ export interface Offer {
   /** price of one piece to look at, in its own currency */
   sampleE4: number | null
   gtin: string | null
+  brand: string | null
   picture: string | null
   category: string | null
   /** pieces in one pack as read from the title, and the words that say so; null: taken as one */
@@ -66,6 +67,7 @@ export function mergeOffers(captures: readonly Capture[]): Offer[] {
         since: read.number('since', row),
         sampleE4: read.number('sample', row),
         gtin: read.text('gtin', row),
+        brand: read.text('brand', row),
         picture: read.text('picture', row),
         category: read.text('category', row),
         packFrom: pack?.from ?? null,

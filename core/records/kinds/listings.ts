@@ -114,7 +114,7 @@ export const listings = kind({
     listedOn,
     { ...category, merge: 'named', item: { as: 'first' } },
     { ...gtin, merge: 'named', item: { as: 'first' } },
-    brand,
+    { ...brand, item: { as: 'first' } },
     {
       name: 'kind',
       label: 'Kind of goods',

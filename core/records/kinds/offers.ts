@@ -1,7 +1,7 @@
 import type { RecordKind } from '../field'
 import { also } from './fields/also'
 import { leadDays, rating, stock } from './fields/counts'
-import { category, gtin, listingId, picture, title } from './fields/goods'
+import { brand, category, gtin, listingId, picture, title } from './fields/goods'
 import { currency, delivery, price } from './fields/money'
 import { shipsFrom, since, supplier } from './fields/people'
 
@@ -143,6 +143,7 @@ export const offers: RecordKind = {
       help: 'Price of one to look at before a lot is bought.',
     },
     category,
+    brand,
     gtin,
     picture,
   ],

@@ -26,6 +26,7 @@ const remaining = computed<Record<StageEntry['name'], { n: number; unit: string 
   demand: { n: workspace.summary.branches, unit: 'branches' },
   finds: { n: query.answer?.matching ?? workspace.summary.items, unit: 'items' },
   rivals: { n: workspace.summary.stores, unit: 'stores' },
+  supply: { n: workspace.summary.offers, unit: 'offers' },
   margin: { n: sheaf.kept.length + sheaf.held.length, unit: 'to cost' },
   sheaves: { n: sheaf.kept.length, unit: 'kept' },
   launch: { n: drafts.all.length, unit: 'drafts' },

@@ -52,6 +52,7 @@ export function createAppRouter(history = createWebHistory()): Router {
         name: 'alike',
         components: { default: () => import('@/stages/rivals/AlikePage.vue'), side: NoSide },
       },
+      { path: '/supply/:key(.*)*', name: 'supply', component: () => import('@/stages/supply/SupplyPage.vue') },
       { path: '/margin/:key(.*)*', name: 'margin', component: () => import('@/stages/margin/MarginPage.vue') },
       { path: '/sheaves', name: 'sheaves', component: () => import('@/stages/sheaves/SheavesPage.vue') },
       { path: '/launch', name: 'launch', component: () => import('@/stages/launch/LaunchPage.vue') },

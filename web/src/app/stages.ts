@@ -1,9 +1,9 @@
-import { Boxes, ChartNoAxesGantt, HandCoins, Rocket, Search, Store, Sunrise, Wheat } from '@lucide/vue'
+import { Boxes, ChartNoAxesGantt, HandCoins, PackageSearch, Rocket, Search, Store, Sunrise, Wheat } from '@lucide/vue'
 import type { Component } from 'vue'
 
 /** The stages on the Row in working order. A key keeps its stage whatever else is added. */
 export interface StageEntry {
-  name: 'today' | 'gather' | 'demand' | 'finds' | 'rivals' | 'margin' | 'sheaves' | 'launch'
+  name: 'today' | 'gather' | 'demand' | 'finds' | 'rivals' | 'supply' | 'margin' | 'sheaves' | 'launch'
   label: string
   path: string
   key: string
@@ -16,6 +16,7 @@ export const stages: readonly StageEntry[] = [
   { name: 'demand', label: 'Demand', path: '/demand', key: '3', icon: ChartNoAxesGantt },
   { name: 'finds', label: 'Finds', path: '/finds', key: '4', icon: Search },
   { name: 'rivals', label: 'Rivals', path: '/rivals', key: '5', icon: Store },
+  { name: 'supply', label: 'Supply', path: '/supply', key: '6', icon: PackageSearch },
   { name: 'margin', label: 'Margin', path: '/margin', key: '7', icon: HandCoins },
   { name: 'sheaves', label: 'Sheaves', path: '/sheaves', key: '8', icon: Wheat },
   { name: 'launch', label: 'Launch', path: '/launch', key: '9', icon: Rocket },

@@ -46,7 +46,7 @@ export const checkWords: Record<CheckName, CheckWords> = {
   avoided: { label: 'Supplier', value: String, asked: String },
   days: {
     label: 'Days',
-    value: figure((n) => `${count(n)} at most`),
+    value: figure((n) => `up to ${count(n)}`),
     asked: figure((n) => `at most ${count(n)}`),
   },
   origin: { label: 'Ships from', value: String, asked: (wanted) => `one of ${wanted}` },

@@ -13,6 +13,7 @@ import { seldom } from './seldom'
 import { storeEstimateMethods, storeListMethods, storePageMethods } from './store-methods'
 import { storeSource } from './store-source'
 import { storeTableMethods } from './store-tables'
+import { supplyMethods } from './supply-methods'
 
 const state = new EngineState()
 const pause = pauseEvery(40)
@@ -37,6 +38,7 @@ export const engineMethods = {
   ...storeTableMethods(loaded, stores, own),
   ...poolMethods(loaded, stores, own),
   ...ownMethods(loaded, own),
+  ...supplyMethods(loaded),
 
   /** Brings what is worked out up to date with what rests, the rules and the corrections: only what they change is worked out again. */
   async load(context: CallContext, rules: SellerRules, corrections: Corrections) {

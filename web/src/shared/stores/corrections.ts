@@ -1,8 +1,9 @@
 import type { Corrections } from '@sickle/core/catalog'
 import type { CostInputs } from '@sickle/core/margin'
 import type { KeptDocument } from './document'
+import { offersByHand } from './offers-by-hand'
 
-/** What the seller says is otherwise than it was read: packs, offers, which listings are the same, costs of one item. */
+/** What the seller says is otherwise than it was read: packs, offers and suppliers, which listings are the same, costs of one item. */
 export function correctionsByHand(
   corrections: KeptDocument<Corrections>,
   step: (label: string, change: () => Promise<void>) => Promise<void>,
@@ -11,12 +12,6 @@ export function correctionsByHand(
   function setPack(key: string, pack: number | null): Promise<void> {
     const { [key]: _, ...packs } = corrections.value.value.packs
     return step('a pack count', () => correct({ packs: pack === null ? packs : { ...packs, [key]: pack } }))
-  }
-  function setOffer(item: string, offer: string | null): Promise<void> {
-    const { [item]: _, ...offers } = corrections.value.value.offers
-    return step('the choice of an offer', () =>
-      correct({ offers: offer === null ? offers : { ...offers, [item]: offer } }),
-    )
   }
   /** A listing that is not the goods of an item; null puts it back to where it was joined. */
   function setApart(listing: string, from: string | null): Promise<void> {
@@ -52,5 +47,5 @@ export function correctionsByHand(
     const costs = Object.keys(own).length === 0 ? others : { ...others, [item]: own }
     return step('a cost', () => correct({ costs }))
   }
-  return { correct, setPack, setOffer, setApart, setTogether, setTaught, setOwnCost }
+  return { correct, ...offersByHand(corrections, step), setPack, setApart, setTogether, setTaught, setOwnCost }
 }

@@ -1,0 +1,85 @@
+import { readFileSync } from 'node:fs'
+import { blankInputs, landedByQuantity, payback, workOut, type CostInputs } from '.'
+
+/** Made by scripts/fixtures/landed.py with Python's `fractions`. */
+const cases = JSON.parse(readFileSync(new URL('./fixtures/python-landed.json', import.meta.url), 'utf8')) as (Pick<
+  CostInputs,
+  'tiers' | 'packSold' | 'packBought' | 'supplierDeliveryE4' | 'inboundFreightE4' | 'dutyRatio' | 'importTaxRatio'
+> & {
+  at: { quantity: number; landedE4: number }[]
+  lot: number
+  priceE4: number
+  perDay: number
+  outlayE4: number
+  units: number
+  days: number
+})[]
+
+const inputsOf = ({
+  at: _,
+  lot,
+  priceE4: __,
+  perDay: ___,
+  outlayE4: ____,
+  units: _____,
+  days: ______,
+  ...offer
+}: (typeof cases)[0]) => ({
+  ...blankInputs('EUR'),
+  importTaxRecoverable: false,
+  ...offer,
+  orderQuantity: lot,
+})
+
+test('landed cost at every quantity is what exact fractions make of it', () => {
+  expect(cases.length).toBe(150)
+  const wrong = cases.flatMap((c, i) =>
+    c.at.flatMap(({ quantity, landedE4 }) => {
+      const got = workOut({ ...inputsOf(c), orderQuantity: quantity }, 0, true).landedE4
+      return got === landedE4 ? [] : [{ i, quantity, got, landedE4 }]
+    }),
+  )
+  expect(wrong).toEqual([])
+})
+
+test('the curve has each of these where it goes through it, the lot, and both sides of every price step', () => {
+  for (const c of cases) {
+    const curve = new Map(landedByQuantity(inputsOf(c), 1).map((s) => [s.quantity, s.landedE4]))
+    for (const { quantity, landedE4 } of c.at) if (curve.has(quantity)) expect(curve.get(quantity)).toBe(landedE4)
+    const edges = (c.tiers ?? []).flatMap(({ from }) => (from > 1 ? [from - 1, from] : [from]))
+    expect([...edges, c.lot].filter((q) => !curve.has(q))).toEqual([])
+    expect([...curve.keys()]).toEqual([...curve.keys()].sort((a, b) => a - b))
+  }
+})
+
+test('a first order pays for itself after as many sales and days as exact fractions say', () => {
+  const wrong = cases.flatMap((c, i) => {
+    const { outlayE4, units, days } = c
+    const got = payback(inputsOf(c), c.priceE4, c.perDay)
+    return JSON.stringify(got) === JSON.stringify({ outlayE4, units, days }) ? [] : [{ i, got, outlayE4, units, days }]
+  })
+  expect(wrong).toEqual([])
+})
+
+describe('the curve', () => {
+  const inputs = { ...blankInputs('EUR'), tiers: [{ from: 1, priceE4: 20_000 }], supplierDeliveryE4: 90_000 }
+  test('goes from the least order to five times the lot, or half as much again as the last price step', () => {
+    const ends = (least: number, more = {}) => {
+      const curve = landedByQuantity({ ...inputs, orderQuantity: 10, ...more }, least)
+      return [curve[0]?.quantity, curve.at(-1)?.quantity]
+    }
+    expect(ends(1)).toEqual([1, 50])
+    expect(ends(6)).toEqual([6, 50])
+    expect(ends(1, { tiers: [...inputs.tiers, { from: 100, priceE4: 15_000 }] })).toEqual([1, 150])
+    expect(ends(70)).toEqual([70, 71])
+  })
+  test('shares delivery: 2.00 and 9.00 over one, over nine', () => {
+    const at = new Map(landedByQuantity({ ...inputs, orderQuantity: 9 }, 1).map((s) => [s.quantity, s.landedE4]))
+    expect([at.get(1), at.get(9)]).toEqual([110_000, 30_000])
+  })
+  test('of what costs nothing, or what is not known, there is none', () => {
+    expect(landedByQuantity({ ...inputs, tiers: null }, 1)).toEqual([])
+    expect(landedByQuantity({ ...inputs, tiers: [] }, 1)).toEqual([])
+    expect(() => landedByQuantity({ ...inputs, orderQuantity: 0 }, 1)).toThrow('orderQuantity')
+  })
+})

@@ -1,0 +1,47 @@
+import type { Candidate, OfferCheck } from '@sickle/core/supply'
+import { brokenBy, checkTold, whyChosen } from './supply-words'
+
+const candidate = (key: string, landedE4: number | null, broken: Candidate['broken'] = []): Candidate => ({
+  key,
+  supplier: key,
+  landedE4,
+  days: 8,
+  broken,
+  unknown: [],
+})
+const [slow, quick] = [candidate('slow', 40_000, ['days']), candidate('quick', 48_700)]
+const why = (candidates: Candidate[], chosen: Candidate | null, by: 'rules' | 'you' = 'rules') =>
+  whyChosen({ by, candidates, chosen }, 'EUR')
+
+test('why an offer was chosen is said, and what the cheaper one breaks', () => {
+  expect(why([quick], quick)).toBe('the only offer')
+  expect(why([slow], slow)).toBe('the only offer: it takes too long')
+  expect(why([quick, candidate('dear', 60_000)], quick)).toBe('the cheapest of 2')
+  expect(why([quick, slow], quick)).toBe(
+    'the cheapest of 2 that keeps your rules; the one that is cheaper by € 0.87 takes too long',
+  )
+  expect(why([quick, slow, candidate('worst', 10_000, ['rating', 'stock'])], quick)).toBe(
+    'the cheapest of 3 that keeps your rules; the cheapest by € 3.87 is rated too low, has too little stock',
+  )
+  expect(why([slow, candidate('dear', 90_000, ['days'])], slow)).toBe(
+    'it takes too long, but none breaks fewer of your rules',
+  )
+  expect(why([quick, slow], slow, 'you')).toBe('chosen by you')
+  expect(why([], null)).toBe('')
+})
+
+test.each<[OfferCheck, string]>([
+  [{ name: 'days', holds: true, value: 8, wanted: 10 }, 'up to 8'],
+  [{ name: 'days', holds: false, value: 12, wanted: 10 }, 'up to 12; at most 10'],
+  [{ name: 'rating', holds: null, value: null, wanted: 4 }, 'not stated; at least 4.0'],
+  [{ name: 'years', holds: true, value: 5.9, wanted: 4 }, '5 years'],
+  [{ name: 'lot', holds: false, value: 669_000, wanted: 500_000 }, '€ 66.90; at most € 50.00'],
+  [{ name: 'stock', holds: false, value: 3, wanted: 10 }, '3; 10 for a first order'],
+  [{ name: 'origin', holds: null, value: 'TR', wanted: null }, 'TR'],
+  [{ name: 'origin', holds: false, value: 'TR', wanted: 'DE, PL' }, 'TR; one of DE, PL'],
+])('a check is told with what is asked for where it does not surely hold: %j', (check, told) => {
+  expect(checkTold(check, 'EUR')).toBe(told)
+})
+test('several rules that are broken are named', () => {
+  expect(brokenBy(['goodReviews', 'lot'])).toBe('has too few good reviews, asks too much money at once')
+})
