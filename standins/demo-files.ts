@@ -6,6 +6,7 @@ import { termRows } from './demo-terms'
 import { feedbackOf, hidesSales } from './observables'
 import { pictureName } from './pictures'
 import { demoWorld, farStoreList, shopList } from './demo-stores'
+import { mayListFile } from './demo-may-list'
 import { ownFile } from './demo-own'
 import type { World } from './world'
 import type { StandinListing } from './things'
@@ -83,6 +84,7 @@ function storesAndMine(world: World): DemoFile[] {
     ...['Gavelhop', 'Loopreel'].map((market) =>
       text(`${market.toLowerCase()}-shops.csv`, `${market}, shops`, shopList(world, market), { market }),
     ),
+    text('marrowgate-may-list.csv', 'Marrowgate, what may be listed', mayListFile(world), { market: 'Marrowgate' }),
     text('farholt-shops.csv', 'Farholt, some shops', farStoreList(), { market: 'Farholt' }),
     text('harrow-quay-catalogue.csv', 'What Harrow Quay sells', ownFile(world), { currency: 'EUR' }),
   ]

@@ -52,7 +52,7 @@ export async function buildCatalog(
   const seasons = categorySeasons(mergeTerms(captures))
   const life = await itemLives({ listings, sales, starts, members }, seasons, (done) => step(0.7 + 0.2 * done))
   const joined = { listings, itemOf, items: starts.length - 1 }
-  const reach = await itemReach(captures, joined, { onProgress: (done) => step(0.9 + 0.06 * done) })
+  const reach = await itemReach(captures, joined, { avoid: said.avoid, onProgress: (done) => step(0.9 + 0.06 * done) })
   const unpublished = await unpublishedUnits({ listings, sales }, numbered, (done) => step(0.96 + 0.04 * done))
   return {
     listings,

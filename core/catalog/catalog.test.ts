@@ -272,6 +272,7 @@ test('what stores, competing offers, clips and advertisements say of an item; wh
     reach: { competingOffers: 3, clipCreators: 2, clipCommission: 0.2, oneItemStores: 1, channels: ['feed'] },
   })
   expect(trowel?.reach).toEqual({
+    clearing: null,
     competingOffers: null,
     clipCreators: null,
     clipCommission: null,

@@ -12,6 +12,8 @@ import {
   type Table,
 } from '../tables'
 import { ListingIndex } from './find-listing'
+import type { AvoidLine, ListingStatus } from '../clear'
+import { itemClearing } from './item-clearing'
 import { listingKey } from './listing'
 
 /** What the records beside the listings say of how an item is sold and shown, over all that was gathered. */
@@ -26,6 +28,8 @@ export interface Reach {
   oneItemStores: number | null
   /** where it is advertised */
   channels: string[]
+  /** what lists say of whether it may be listed; null where nothing speaks of it */
+  clearing: ListingStatus | null
 }
 
 const codec = recordCodec({
@@ -34,6 +38,7 @@ const codec = recordCodec({
   clipCommission: 'number',
   oneItemStores: 'number',
   channels: 'words',
+  clearing: 'text',
 })
 
 interface Joined {
@@ -48,18 +53,24 @@ export interface ReachOptions {
   /** finds listings; made anew where it is left out */
   index?: () => ListingIndex
   onProgress?: (done: number) => Promise<void>
+  /** what the seller will not list */
+  avoid?: readonly AvoidLine[]
 }
 
 /** Reach of every item, one row an item. Records that name no gathered listing are passed over. */
 export async function itemReach(
   captures: readonly Capture[],
   joined: Joined,
-  { index = () => new ListingIndex(joined.listings), onProgress = async () => {} }: ReachOptions = {},
+  { index = () => new ListingIndex(joined.listings), onProgress = async () => {}, avoid = [] }: ReachOptions = {},
 ): Promise<Table> {
   await onProgress(0)
   const stores = oneItemStores(joined)
   const met = metRecords(captures, joined, index)
-  const columns: Record<string, Column> = { oneItemStores: { type: 'number', values: stores } }
+  const clearing = await itemClearing(captures, avoid, joined)
+  const columns: Record<string, Column> = {
+    oneItemStores: { type: 'number', values: stores },
+    ...(clearing ? { clearing } : {}),
+  }
   if (met.size === 0) return { rows: joined.items, columns }
   const places = [...met.keys()].sort((a, b) => a - b)
   const builder = new TableBuilder(codec.columns)
@@ -84,7 +95,7 @@ export async function itemReach(
 
 /** The reach of one item as kept in the table. */
 export function reachAt(table: Table, item: number): Reach {
-  return codec.at(table, item)
+  return codec.at(table, item) as Reach
 }
 
 /** How many of each item's stores list that one item alone; NaN where no store is named. */

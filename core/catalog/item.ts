@@ -3,6 +3,7 @@ import type { OfferChoice, OfferMatch } from '../supply'
 import type { Room } from '../room'
 import type { Worth } from '../verdict'
 import type { Assumption } from './assumptions'
+import type { ListingStatus } from '../clear'
 import type { Grade } from './grade'
 import type { Reach } from './item-reach'
 import type { StatedValues } from './listing-fields'
@@ -73,6 +74,8 @@ export interface Item extends StatedValues {
   sellThrough: ProportionInterval | null
   unitsPerListing: number | null
   reach: Reach
+  /** whether it may be listed, by lists or by the seller's own word */
+  clearing: ListingStatus
   series: UnitSeries | null
   life: StageOfLife | null
   stage: Stage

@@ -47,8 +47,9 @@ export function priceItem(
     (a, b) => (b.profitE4 !== null && (a === null || b.profitE4 > (a.profitE4 ?? 0)) ? b : a),
     null,
   )
-  const priced = {
+  const priced: Item = {
     ...item,
+    clearing: corrections.cleared[item.key] ? 'allowed' : (item.reach.clearing ?? 'unknown'),
     pack,
     packFrom,
     offer: chosen.offer,

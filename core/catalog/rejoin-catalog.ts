@@ -42,7 +42,11 @@ export async function rejoinCatalog(
   const itemOf = itemsByHand(groupOf, said, () => joinable, index)
   const { starts, members } = membersOf(itemOf)
   const joined = { listings, itemOf, items: starts.length - 1 }
-  const reach = await itemReach(others, joined, { index, onProgress: (done) => step(0.3 + 0.2 * done) })
+  const reach = await itemReach(others, joined, {
+    index,
+    avoid: said.avoid,
+    onProgress: (done) => step(0.3 + 0.2 * done),
+  })
   const rejoined = { ...before, groupOf, lessons, itemOf, starts, members, reach }
   const same = sameItems(before, rejoined, {
     ...before,

@@ -61,7 +61,11 @@ export async function renewCatalog(
   const { starts, members } = membersOf(itemOf)
   const seasons = gathered.kinds.has('terms') ? categorySeasons(mergeTerms(gathered.others)) : before.seasons
   const joined = { listings: next.listings, itemOf, items: starts.length - 1 }
-  const reach = await itemReach(gathered.others, joined, { index, onProgress: (done) => step(0.7 + 0.1 * done) })
+  const reach = await itemReach(gathered.others, joined, {
+    index,
+    avoid: said.avoid,
+    onProgress: (done) => step(0.7 + 0.1 * done),
+  })
   const bare = {
     listings: next.listings,
     sales: next.sales,

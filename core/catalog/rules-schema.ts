@@ -26,6 +26,9 @@ export const rulesSchema = record({
   supply: supplyRulesSchema,
 })
 
+/** A line of what the seller will not list. */
+export const avoidSchema = record({ what: text(200), sort: oneOf('brand', 'category', 'phrase'), why: anyText(200) })
+
 /** What was corrected by hand. */
 export const correctionsSchema = record({
   packs: byName(whole(1, 5000), 1e6),
@@ -36,6 +39,8 @@ export const correctionsSchema = record({
   apart: byName(text(4000), 1e6),
   together: byName(text(4000), 1e6),
   unlearned: byName(truth(), 1e6),
+  avoid: listOf(avoidSchema, 10_000),
+  cleared: byName(record({ reason: text(500), at: span(0, 1e15) }), 1e6),
 })
 
 /** Prices set by hand, E4 of the home currency, by item and market. */

@@ -1,3 +1,4 @@
+import type { AvoidLine } from '../clear'
 import { blankInputs, ofRules, type CostInputs, type FeeSchedule, type RuleCosts } from '../margin'
 import type { Rate } from '../money'
 import { supplyRules, type MatchJudgement, type SupplierStanding, type SupplyRules } from '../supply'
@@ -38,10 +39,21 @@ export interface Corrections {
   together: Record<string, string>
   /** what titles taught of words and the seller does not want, by `lessonName` */
   unlearned: Record<string, true>
+  /** what the seller will not list */
+  avoid: AvoidLine[]
+  /** items that the seller lists whatever a list says, by key */
+  cleared: Record<string, Overruling>
 }
 
-/** What decides which listings are the same goods, whatever their titles say. */
-export type SaidOfGoods = Pick<Corrections, 'apart' | 'together' | 'unlearned'>
+/** Why the seller lists something in spite of what a list says. */
+export interface Overruling {
+  reason: string
+  /** ms */
+  at: number
+}
+
+/** What decides which listings are the same goods, whatever their titles say, and what of them is to be avoided. */
+export type SaidOfGoods = Pick<Corrections, 'apart' | 'together' | 'unlearned' | 'avoid'>
 
 export const noCorrections: Corrections = {
   packs: {},
@@ -52,6 +64,8 @@ export const noCorrections: Corrections = {
   apart: {},
   together: {},
   unlearned: {},
+  avoid: [],
+  cleared: {},
 }
 
 /** Rules of a fresh workspace: no tax, no fees known; of each market they are assumed until the seller enters them. */

@@ -1,2 +1,5 @@
-export * from './may-list'
+export * from './clear-entry'
+export * from './clear-items'
+export * from './clearer'
+export * from './pasted-answers'
 export * from './status-of'

@@ -106,6 +106,7 @@ test('what was said of joins by hand holds in the catalog', async () => {
     apart: {},
     together: { 'Marrowgate/4': 'Marrowgate/1', 'Marrowgate/99': 'Marrowgate/1' },
     unlearned: {},
+    avoid: [],
   }
   const { starts, members } = await buildCatalog([capture()], {}, said)
   expect([...members.subarray(starts[0], starts[1])]).toEqual([0, 3])

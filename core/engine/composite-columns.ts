@@ -35,5 +35,6 @@ export const compositeColumns: readonly CompositeColumn[] = [
     shown: ['profit', 'margin'],
     sortBy: 'profit',
   },
+  { id: 'clearing', name: 'May be listed', exported: ['clearing'], shown: [], sortBy: 'worth' },
   { id: 'worth', name: 'Worth', exported: ['worth'], shown: ['worth'], sortBy: 'worth' },
 ]

@@ -12,7 +12,7 @@ interface Facet {
   of: (item: Item) => string | null
 }
 
-export type FacetName = 'markets' | 'categories' | 'stages' | 'kinds' | 'channels' | FieldFacet
+export type FacetName = 'markets' | 'categories' | 'stages' | 'kinds' | 'channels' | 'clearing' | FieldFacet
 
 const several = (words: readonly string[]) => (words.length === 0 ? null : joinSeveral(words))
 
@@ -34,6 +34,7 @@ const table: readonly Facet[] = [
   { name: 'kinds', label: 'Kind of goods', of: (i) => i.kind },
   ...stated,
   { name: 'channels', label: 'Advertised on', of: (i) => several(i.reach.channels) },
+  { name: 'clearing', label: 'May be listed', of: (i) => i.clearing },
 ]
 
 export const facets: readonly FacetName[] = table.map((f) => f.name)

@@ -1,5 +1,6 @@
 import type { Assumption, Grade, Item } from '../catalog'
 import { lastDayOf, sumWindow, type Stage } from '../demand'
+import type { ListingStatus } from '../clear'
 import type { RoomWord } from '../room'
 
 /** An item as one row of the finds: what is on the screen and no more. Money in E4 of the home currency. */
@@ -32,6 +33,7 @@ export interface FindRow {
   /** what the profit rests on that nobody stated */
   assumed: readonly Assumption[]
   worth: number | null
+  clearing: ListingStatus
   windowEnd: number
   /** measures in columns of their own, by name */
   figures: Record<string, number | null>
@@ -67,6 +69,7 @@ export function findRow(item: Item): FindRow {
     bestMarket: item.best?.market ?? null,
     assumed: item.best?.assumed ?? [],
     worth: item.worth.value,
+    clearing: item.clearing,
     windowEnd: item.windowEnd,
     figures: {},
   }

@@ -3,6 +3,7 @@ import { Command, Keyboard, Moon, Settings, Sun } from '@lucide/vue'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { useDrafts } from '@/shared/stores/drafts'
+import { useLive } from '@/shared/stores/live'
 import { useQuery } from '@/shared/stores/query'
 import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
@@ -18,8 +19,14 @@ const query = useQuery()
 const sheaf = useSheaf()
 const drafts = useDrafts()
 const settings = useSettings()
+const live = useLive()
 const route = useRoute()
 
+/** kept and held items of which no list says that they may be listed */
+const toClear = computed(
+  () =>
+    live.ofAll([...sheaf.kept, ...sheaf.held]).filter((d) => d.clearing !== null && d.clearing !== 'allowed').length,
+)
 const remaining = computed<Record<StageEntry['name'], { n: number; unit: string }>>(() => ({
   today: { n: sheaf.held.length + drafts.all.length, unit: 'waiting' },
   gather: { n: workspace.summary.listings, unit: 'listings' },
@@ -29,6 +36,7 @@ const remaining = computed<Record<StageEntry['name'], { n: number; unit: string 
   supply: { n: workspace.summary.offers, unit: 'offers' },
   margin: { n: sheaf.kept.length + sheaf.held.length, unit: 'to cost' },
   sheaves: { n: sheaf.kept.length, unit: 'kept' },
+  clearing: { n: toClear.value, unit: 'to clear' },
   launch: { n: drafts.all.length, unit: 'drafts' },
 }))
 

@@ -55,6 +55,7 @@ export function createAppRouter(history = createWebHistory()): Router {
       { path: '/supply/:key(.*)*', name: 'supply', component: () => import('@/stages/supply/SupplyPage.vue') },
       { path: '/margin/:key(.*)*', name: 'margin', component: () => import('@/stages/margin/MarginPage.vue') },
       { path: '/sheaves', name: 'sheaves', component: () => import('@/stages/sheaves/SheavesPage.vue') },
+      { path: '/clearing', name: 'clearing', component: () => import('@/stages/clearing/ClearingPage.vue') },
       { path: '/launch', name: 'launch', component: () => import('@/stages/launch/LaunchPage.vue') },
       { path: '/settings', name: 'settings', component: () => import('@/stages/settings/SettingsPage.vue') },
       { path: '/:rest(.*)*', redirect: '/gather' },

@@ -1,9 +1,20 @@
-import { Boxes, ChartNoAxesGantt, HandCoins, PackageSearch, Rocket, Search, Store, Sunrise, Wheat } from '@lucide/vue'
+import {
+  Boxes,
+  ChartNoAxesGantt,
+  HandCoins,
+  PackageSearch,
+  Rocket,
+  Search,
+  ShieldCheck,
+  Store,
+  Sunrise,
+  Wheat,
+} from '@lucide/vue'
 import type { Component } from 'vue'
 
 /** The stages on the Row in working order. A key keeps its stage whatever else is added. */
 export interface StageEntry {
-  name: 'today' | 'gather' | 'demand' | 'finds' | 'rivals' | 'supply' | 'margin' | 'sheaves' | 'launch'
+  name: 'today' | 'gather' | 'demand' | 'finds' | 'rivals' | 'supply' | 'margin' | 'sheaves' | 'clearing' | 'launch'
   label: string
   path: string
   key: string
@@ -19,5 +30,6 @@ export const stages: readonly StageEntry[] = [
   { name: 'supply', label: 'Supply', path: '/supply', key: '6', icon: PackageSearch },
   { name: 'margin', label: 'Margin', path: '/margin', key: '7', icon: HandCoins },
   { name: 'sheaves', label: 'Sheaves', path: '/sheaves', key: '8', icon: Wheat },
+  { name: 'clearing', label: 'Clearing', path: '/clearing', key: '-', icon: ShieldCheck },
   { name: 'launch', label: 'Launch', path: '/launch', key: '9', icon: Rocket },
 ]

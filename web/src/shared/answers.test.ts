@@ -100,6 +100,24 @@ test('a loss, a restriction and sellers below break-even are named as such', () 
   expect(whatDoIMake({ ...item, best: { ...best, isDelivered: false } }, 'EUR')).toBe(
     '−0.25 (−25 %) at the lowest competing price, € 1.00 on M, delivery not stated.',
   )
-  const because = [{ what: 'Wren', market: 'M', status: 'needs approval' as const, note: null, checked: 20_604 }]
-  expect(mayIListIt({ status: 'needs approval', because })).toBe('Only with approval: M, “Wren”, checked 31 May 2026.')
+  const entry = {
+    what: 'Wren',
+    sort: 'brand' as const,
+    market: 'M',
+    status: 'needs approval' as const,
+    gtin: null,
+    id: null,
+    category: null,
+    note: null,
+    checked: 20_604,
+    readOn: 20_605,
+    by: 'list' as const,
+  }
+  const asked = { status: 'needs approval' as const, because: [entry], overruled: null }
+  expect(mayIListIt(asked)).toBe('Only with approval: M, “Wren”, checked 31 May 2026.')
+  expect(mayIListIt({ ...asked, status: 'allowed', overruled: { reason: 'I have their leave', at: 0 } })).toBe(
+    'Yes, as you said: I have their leave (M: “Wren”, needs approval).',
+  )
+  const avoided = { ...entry, by: 'you' as const, market: null, checked: null, note: 'a battery' }
+  expect(mayIListIt({ ...asked, because: [avoided] })).toBe('Only with approval: your own list, “Wren” (a battery).')
 })

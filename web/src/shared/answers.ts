@@ -1,5 +1,12 @@
-import { assumptionWords, comparable, type Item, type ItemSeller, type UnpublishedUnits } from '@sickle/core/catalog'
-import type { MayList } from '@sickle/core/clear'
+import {
+  assumptionWords,
+  comparable,
+  type Item,
+  type ItemSeller,
+  type Overruling,
+  type UnpublishedUnits,
+} from '@sickle/core/catalog'
+import type { Clearance, ClearEntry } from '@sickle/core/clear'
 import {
   isSeason,
   noiseStrength,
@@ -248,14 +255,20 @@ export function whatIsPosted(posted: Posted | null): string {
   return `${clips}${sold}${free}${rate}.${ads}`
 }
 
-export function mayIListIt(allowed: MayList | null): string {
+export function mayIListIt(allowed: (Clearance & { overruled: Overruling | null }) | null): string {
   if (!allowed) return 'Not known: no list of restricted items was brought in.'
   const first = allowed.because[0]
-  if (!first) return 'Not known: no entry of your list speaks of it.'
+  if (allowed.overruled)
+    return `Yes, as you said: ${allowed.overruled.reason}${first ? ` (${whoSays(first)}: “${first.what}”, ${first.status})` : ''}.`
+  if (!first) return 'Not known: no entry of your lists speaks of it.'
   const when = first.checked === null ? '' : `, checked ${dayInWords(first.checked)}`
   const words = { restricted: 'No', 'needs approval': 'Only with approval', allowed: 'Yes', unknown: 'Unclear' }
-  return `${words[allowed.status]}: ${first.market}, “${first.what}”${first.note ? ` (${first.note})` : ''}${when}.`
+  return `${words[allowed.status]}: ${whoSays(first)}, “${first.what}”${first.note ? ` (${first.note})` : ''}${when}.`
 }
+
+/** Whose word an entry is. */
+export const whoSays = ({ by, market }: ClearEntry): string =>
+  by === 'you' ? 'your own list' : (market ?? 'a list of no market')
 
 export function howPriceTells(response: PriceResponse | null): string {
   if (!response) return ''

@@ -8,6 +8,7 @@ import { openDatabase } from '@/storage/database'
 import type { RestingColumn } from '@/storage/schema'
 import { listImports } from '@/storage/imports'
 import { engineMethods } from './engine-methods'
+import type { ClearingRows } from './clearing-methods'
 
 const bench = testBench()
 const engine = inPlace(engineMethods)
@@ -84,14 +85,35 @@ test('items are found by the key of any of their listings', async () => {
 })
 
 test('whether items may be listed, each by the entries that speak of it', async () => {
-  const allowed = (await engine.call('allowedByKey', [['Marrowgate/A1', 'Marrowgate/A3', 'Marrowgate/A5']])) as Map<
-    string,
-    { status: string }
-  >
-  expect([...allowed].map(([key, may]) => [key, may.status])).toEqual([
-    ['Marrowgate/A1', 'allowed'],
-    ['Marrowgate/A3', 'restricted'],
-    ['Marrowgate/A5', 'unknown'],
+  const draft = (item: string, title = '', tags: string[] = []) => ({ id: `${item} ${title}`, item, title, tags })
+  const drafts = [
+    draft('Marrowgate/A1'),
+    draft('Marrowgate/A3'),
+    draft('Marrowgate/A5'),
+    draft('Marrowgate/A5', 'Pad for bird baths'),
+    draft('Marrowgate/A5', 'Pad', ['Bird bath']),
+    draft('nothing', 'Birdbath'),
+  ]
+  const allowed = (await engine.call('clearDrafts', [drafts])) as Map<string, { status: string }>
+  expect([...allowed.values()].map((may) => may.status)).toEqual([
+    'allowed',
+    'restricted',
+    'unknown',
+    'restricted',
+    'restricted',
+    'unknown',
+  ])
+  const all = (await engine.call('clearingRows', [{ of: 'all' }, null])) as ClearingRows
+  expect(all.counts).toEqual({ restricted: 1, 'needs approval': 0, allowed: 1, unknown: 1 })
+  expect(all.rows.map(({ row, clearance }) => [row.key, row.clearing, clearance.status])).toEqual([
+    ['Marrowgate/A1', 'allowed', 'allowed'],
+    ['Marrowgate/A3', 'restricted', 'restricted'],
+    ['Marrowgate/A5', 'unknown', 'unknown'],
+  ])
+  const [one] = ((await engine.call('clearingRows', [{ of: 'found' }, 'restricted'])) as ClearingRows).rows
+  expect(one?.row.key).toBe('Marrowgate/A3')
+  expect(await engine.call('askedOf', [{ of: 'all' }, 'unknown', 'Marrowgate'])).toEqual([
+    { item: 'Marrowgate/A5', market: 'Marrowgate', id: 'A5', gtin: null, title: 'Kneeling pad 45 x 28 cm, grey' },
   ])
   expect(await engine.call('allowed', ['Marrowgate/A3'])).toMatchObject({
     because: [{ what: 'bird bath', note: 'ask first' }],

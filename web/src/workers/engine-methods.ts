@@ -2,6 +2,7 @@ import type { Corrections, Item, SellerRules } from '@sickle/core/catalog'
 import { emptyQuery, Finder, findRow, seenColumns, type Query } from '@sickle/core/engine'
 import type { ExportFormat } from '@sickle/core/exports'
 import type { CallContext } from './channel'
+import { clearingMethods } from './clearing-methods'
 import { demandMethods } from './demand-methods'
 import { EngineState } from './engine-state'
 import type { ItemEngine, Shown } from './item-engine'
@@ -25,6 +26,7 @@ function loaded(): ItemEngine {
 
 const demand = demandMethods(loaded)
 const look = lookMethods(loaded, demand.allTerms)
+const clearing = clearingMethods(loaded)
 const own = ownSource(loaded)
 const stores = storeSource(loaded)
 
@@ -32,6 +34,7 @@ const stores = storeSource(loaded)
 export const engineMethods = {
   ...demand.methods,
   ...look.methods,
+  ...clearing.methods,
   ...storeListMethods(loaded, stores, own),
   ...storePageMethods(stores, own),
   ...storeEstimateMethods(stores),
@@ -45,6 +48,7 @@ export const engineMethods = {
     return state.load(context, { rules, corrections }, () => {
       demand.forget()
       look.forget()
+      clearing.forget()
       stores.forget()
       own.forget()
     })

@@ -46,7 +46,8 @@ interface Load {
 /** quiet time after which what was worked out is kept, ms */
 const restMs = 1500
 
-const saidOf = ({ apart, together, unlearned }: Corrections) => JSON.stringify([apart, together, unlearned])
+const saidOf = ({ apart, together, unlearned, avoid }: Corrections) =>
+  JSON.stringify([apart, together, unlearned, avoid])
 const isOfListings = (kind: KindName) => kind === 'listings' || kind === 'sales'
 
 /** What is worked out, and of what; it follows what rests, the rules and the corrections. */

@@ -7,7 +7,6 @@ import {
   type Item,
   type ItemMaker,
 } from '@sickle/core/catalog'
-import { mayList } from '@sickle/core/clear'
 import { courseOf, optionLifts, priceResponse } from '@sickle/core/demand'
 import { findRow, type FindRow } from '@sickle/core/engine'
 import { TitleIndex, titleSignature, type Likeness } from '@sickle/core/goods'
@@ -120,11 +119,10 @@ function alikeMethods(engine: () => ItemEngine) {
   }
 }
 
-/** Who sells an item, who speaks of it, and whether it may be sold. */
+/** Who sells an item, and who speaks of it. */
 function peopleMethods(engine: () => ItemEngine) {
   const competing = readOnce(() => capturesOf('competing').then(mergeCompeting))
   const social = readOnce(() => Promise.all([recordsAtRest('clips'), recordsAtRest('ads')]))
-  const restricted = readOnce(() => recordsAtRest('restricted'))
   const itemOf = (key: string): Promise<Item | null> => engine().itemOf(key)
   return {
     methods: {
@@ -140,23 +138,9 @@ function peopleMethods(engine: () => ItemEngine) {
         if (!item || clips.length + ads.length === 0) return null
         return postedAbout(clips, ads, new Set(item.listings.map((l) => l.key)))
       },
-
-      /** Whether it may be listed; null where no list of restricted items was brought in. */
-      async allowed(_: CallContext, key: string) {
-        const [item, entries] = await Promise.all([itemOf(key), restricted.get()])
-        return item && entries.length > 0 ? mayList(entries, item) : null
-      },
-
-      /** The same of many items, by key; empty where no list was brought in. */
-      async allowedByKey(_: CallContext, keys: string[]) {
-        const entries = await restricted.get()
-        const items =
-          entries.length === 0 ? [] : await Promise.all(keys.map(async (key) => [key, await itemOf(key)] as const))
-        return new Map(items.flatMap(([key, item]) => (item ? [[key, mayList(entries, item)] as const] : [])))
-      },
     },
     forget() {
-      for (const read of [competing, social, restricted]) read.forget()
+      for (const read of [competing, social]) read.forget()
     },
   }
 }

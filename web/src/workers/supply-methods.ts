@@ -3,9 +3,7 @@ import { findRow, matchQueue, type FindRow } from '@sickle/core/engine'
 import { textAt, textColumn } from '@sickle/core/tables'
 import type { CallContext } from './channel'
 import type { ItemEngine } from './item-engine'
-
-/** Which items are queued: those of the seller's sheaf, those that Finds shows now, or all. */
-export type QueueScope = { of: 'keys'; keys: string[] } | { of: 'found' } | { of: 'all' }
+import { placesOfScope, type ItemScope } from './item-scope'
 
 export interface QueuedRow {
   row: FindRow
@@ -18,15 +16,9 @@ const mostQueued = 200
 
 /** What Supply asks. */
 export function supplyMethods(engine: () => ItemEngine) {
-  async function placesOf(scope: QueueScope): Promise<Iterable<number>> {
-    if (scope.of === 'keys') return engine().placesOf(scope.keys)
-    const { figures, finder } = engine()
-    return scope.of === 'found' ? finder.places(0, figures.rows) : Array.from({ length: figures.rows }, (_, i) => i)
-  }
-
   return {
     /** Items whose offers are to be judged, those first of which a right match is worth most. */
-    async matchQueue(_: CallContext, scope: QueueScope, isJudgedShown: boolean): Promise<QueuedRow[]> {
+    async matchQueue(_: CallContext, scope: ItemScope, isJudgedShown: boolean): Promise<QueuedRow[]> {
       const maker = await engine().maker
       const { figures } = engine()
       const { offers, judged } = maker.corrections
@@ -36,7 +28,7 @@ export function supplyMethods(engine: () => ItemEngine) {
         const key = maker.keyAt(place)
         return !isJudgedShown && (offers[key] !== undefined || Object.keys(judged[key] ?? {}).length > 0)
       }
-      const queue = matchQueue(figures, await placesOf(scope), { skip, most: mostQueued })
+      const queue = matchQueue(figures, await placesOfScope(engine(), scope), { skip, most: mostQueued })
       return queue.map(({ place, worth }) => ({ row: findRow(maker.at(place, false)), worth }))
     },
 

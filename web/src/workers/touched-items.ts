@@ -1,4 +1,4 @@
-import type { Corrections, ItemMaker } from '@sickle/core/catalog'
+import type { ItemMaker } from '@sickle/core/catalog'
 
 /**
  * Items whose figures other rules or corrections change are to be worked out anew.
@@ -6,17 +6,22 @@ import type { Corrections, ItemMaker } from '@sickle/core/catalog'
  * @param sameAs item → item of before with the same figures; those that are touched become -1, all of them where the rules differ
  */
 export function touchedInPlace(sameAs: Int32Array, before: ItemMaker, now: ItemMaker): void {
-  const keys = (['packs', 'offers', 'costs'] as const).flatMap((part) =>
+  const keys = (['packs', 'offers', 'costs', 'judged', 'cleared'] as const).flatMap((part) =>
     differing(before.corrections[part], now.corrections[part]),
   )
   // A supplier's pack may decide about any item that the offer fits.
+  const ofSuppliers = differing(before.corrections.suppliers, now.corrections.suppliers)
   const isAll =
-    JSON.stringify(before.rules) !== JSON.stringify(now.rules) || keys.some((key) => key.startsWith('offer:'))
+    JSON.stringify(before.rules) !== JSON.stringify(now.rules) ||
+    ofSuppliers.length > 0 ||
+    keys.some((key) => key.startsWith('offer:'))
   if (isAll) sameAs.fill(-1)
   else for (const key of keys) touchIn(sameAs, now.find(key))
 }
 
-function differing(a: Corrections[keyof Corrections], b: Corrections[keyof Corrections]): string[] {
+type ByKey = Readonly<Record<string, unknown>>
+
+function differing(a: ByKey, b: ByKey): string[] {
   const all = new Set([...Object.keys(a), ...Object.keys(b)])
   return [...all].filter((key) => JSON.stringify(a[key]) !== JSON.stringify(b[key]))
 }

@@ -1,7 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef, toRaw, watch, type ShallowRef } from 'vue'
 import type { Item } from '@sickle/core/catalog'
-import type { MayList } from '@sickle/core/clear'
 import { draftObstacles, makeDraft, refreshDraft, type Draft } from '@sickle/core/launch'
 import { useServices } from '@/services/services'
 import { plain } from '@/storage/plain'
@@ -9,6 +8,7 @@ import { keptDocument } from './document'
 import { useRules } from './rules'
 import { useSheaf } from './sheaf'
 import { useWorkspace } from './workspace'
+import type { DraftTexts, ItemClearance } from '@/workers/clearing-methods'
 
 /** Drafts of listings: as they rest, and as costs, fees, rivals and decisions make them now. */
 export const useDrafts = defineStore('drafts', () => {
@@ -29,7 +29,7 @@ export const useDrafts = defineStore('drafts', () => {
   const obstaclesOf = (draft: Draft): string[] =>
     draftObstacles(draft, {
       decision: sheaf.decisionOf(draft.item)?.state ?? null,
-      allowed: allowed.value.get(draft.item) ?? null,
+      allowed: allowed.value.get(draft.id) ?? null,
     })
 
   /** Makes a draft for each item that has none yet, on the market where it earns most or the one chosen. */
@@ -59,22 +59,24 @@ export const useDrafts = defineStore('drafts', () => {
   return { load: drafts.load, all, items, obstaclesOf, draftItems, change, remove, take }
 })
 
+const textsOf = ({ id, item, title, tags }: Draft): DraftTexts => ({ id, item, title, tags: [...tags] })
+
 /** The items that drafts were made of, as they are now, and whether they may be listed. */
 function useDraftedItems(drafts: ShallowRef<Draft[]>) {
   const services = useServices()
   const workspace = useWorkspace()
   const items = shallowRef(new Map<string, Item>())
-  const allowed = shallowRef(new Map<string, MayList>())
+  const allowed = shallowRef(new Map<string, ItemClearance>())
   let asked = 0
   watch(
-    [() => workspace.version, () => [...new Set(drafts.value.map((d) => d.item))].join('\n')],
-    async ([version, joined]) => {
-      const keys = joined === '' ? [] : joined.split('\n')
+    [() => workspace.version, () => JSON.stringify(drafts.value.map(textsOf))],
+    async ([version]) => {
+      const keys = [...new Set(drafts.value.map((d) => d.item))]
       const mine = ++asked
       if (version === 0 || keys.length === 0) return
       const [found, may] = await Promise.all([
         services.engine.call('itemsByKey', [keys]),
-        services.engine.call('allowedByKey', [keys]),
+        services.engine.call('clearDrafts', [drafts.value.map(textsOf)]),
       ])
       if (mine === asked) [items.value, allowed.value] = [found, may]
     },

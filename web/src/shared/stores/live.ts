@@ -1,10 +1,13 @@
 import { defineStore } from 'pinia'
 import { shallowRef, watch } from 'vue'
+import type { Assumption } from '@sickle/core/catalog'
 import type { FindRow } from '@sickle/core/engine'
 import type { Decision } from '@sickle/core/verdict'
 import { useServices } from '@/services/services'
 import { useSheaf } from './sheaf'
 import { useWorkspace } from './workspace'
+
+const nothingAssumed: readonly Assumption[] = []
 
 /** What is decided, with the figures of now: what follows from a changed cost follows in every list. */
 export const useLive = defineStore('live', () => {
@@ -39,9 +42,9 @@ export const useLive = defineStore('live', () => {
   /** The figures of a decided item: of now where it is still gathered, else as they were when it was decided. */
   function of({ key, snapshot }: Pick<Decision, 'key' | 'snapshot'>) {
     const row = rows.value.get(key)
-    if (!row) return { ...snapshot, assumed: [], isOld: true }
-    const { profitE4, units, listings, assumed } = row
-    return { ...snapshot, profitE4, units, listings, assumed, isOld: false }
+    if (!row) return { ...snapshot, assumed: nothingAssumed, clearing: null, isOld: true }
+    const { profitE4, units, listings, assumed, clearing } = row
+    return { ...snapshot, profitE4, units, listings, assumed, clearing, isOld: false }
   }
   /** The same of many: one call, as each through a store costs more than what it does. */
   const ofAll = (list: readonly Pick<Decision, 'key' | 'snapshot'>[]) => list.map(of)

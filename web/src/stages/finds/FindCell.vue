@@ -17,6 +17,7 @@ const price = computed(() => {
 })
 const tone = computed(() => ((row.worth ?? 0) >= 60 ? 'moss' : (row.worth ?? 0) >= 35 ? 'wheat' : 'clay'))
 const falls = computed(() => row.stage === 'Fading' || row.stage === 'Flash')
+const clearingTone = { restricted: 'loss', 'needs approval': 'wheaten', allowed: 'profit', unknown: 'quiet' }
 const figure = computed(() => row.figures[column.id] ?? null)
 </script>
 
@@ -49,6 +50,9 @@ const figure = computed(() => row.figures[column.id] ?? null)
       percent(row.margin)
     }}</span>
   </div>
+  <div v-else-if="column.id === 'clearing'" role="gridcell" class="small" :class="clearingTone[row.clearing]">
+    {{ row.clearing }}
+  </div>
   <div v-else-if="column.id === 'worth'" role="gridcell" class="num">
     <b>{{ row.worth === null ? '–' : Math.round(row.worth) }}</b><span class="meter" aria-hidden="true"
       ><i :style="{ width: `${row.worth ?? 0}%`, background: `var(--${tone})` }"
@@ -61,6 +65,9 @@ const figure = computed(() => row.figures[column.id] ?? null)
 .trend {
   display: grid;
   line-height: 1.1;
+}
+.wheaten {
+  color: var(--wheat-ink);
 }
 .falling {
   color: var(--clay);

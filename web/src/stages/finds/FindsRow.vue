@@ -53,6 +53,9 @@ const own = useOwn()
             >
               {{ unfolded ? '▾' : '▸' }} {{ row.listings }} {{ row.listings === 1 ? 'listing' : 'listings' }}</button
             ><b v-if="decision" class="decided" :class="decision"> · {{ decidedWords[decision] }}</b
+            ><b v-if="row.clearing === 'restricted'" class="barred" title="by a list, or by your own">
+              · may not be listed</b
+            ><b v-else-if="row.clearing === 'needs approval'" class="barred"> · needs approval</b
             ><b v-if="own.isMine(row.key)" class="mine" title="among my own goods"> · mine</b>
           </div>
         </div>
@@ -100,6 +103,10 @@ const own = useOwn()
   -webkit-line-clamp: 2;
   -webkit-box-orient: vertical;
   overflow: hidden;
+}
+.barred {
+  color: var(--clay);
+  font-weight: 500;
 }
 .mine {
   color: var(--slate);

@@ -5,7 +5,7 @@ import { plain } from '@/storage/plain'
 import { useOwn } from '@/shared/stores/own'
 import { useQuery } from '@/shared/stores/query'
 import { useWorkspace } from '@/shared/stores/workspace'
-import { facetLabels, facets, type Cut } from '@sickle/core/engine'
+import { facetLabels, facets, type Cut, type FacetName } from '@sickle/core/engine'
 import CutList from '@/shared/widgets/CutList.vue'
 import ViewChoice from '@/shared/widgets/ViewChoice.vue'
 import FacetList from '@/shared/widgets/FacetList.vue'
@@ -32,6 +32,11 @@ const areRowsPainted = useAfterPaint(() => query.rows.size > 0 || query.answer !
 const titles = async (keys: string[]) =>
   (await services.engine.call('rows', [keys])).map(({ key, row }) => ({ key, label: row?.title ?? null }))
 const toFile = ({ name, query: limits }: Cut) => ({ name, query: limits })
+/** Where no list speaks of anything, that all is unknown is no choice. */
+function optionsOf(facet: FacetName) {
+  const options = query.answer?.facets[facet] ?? []
+  return facet === 'clearing' && options.every((o) => o.value === 'unknown') ? [] : options
+}
 </script>
 
 <template>
@@ -65,7 +70,7 @@ const toFile = ({ name, query: limits }: Cut) => ({ name, query: limits })
       :key="f"
       :title="facetLabels[f]"
       :tree="f === 'categories'"
-      :options="query.answer?.facets[f] ?? []"
+      :options="optionsOf(f)"
       :chosen="query.query[f]"
       @change="(chosen) => query.change({ [f]: chosen })"
     />

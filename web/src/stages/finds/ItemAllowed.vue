@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Item } from '@sickle/core/catalog'
 import { useServices } from '@/services/services'
-import { mayIListIt } from '@/shared/answers'
+import { mayIListIt, whoSays } from '@/shared/answers'
 import { useLatest } from '@/shared/use-latest'
 
 const { item } = defineProps<{ item: Item }>()
@@ -14,8 +14,8 @@ const allowed = useLatest([() => item], () => services.engine.call('allowed', [i
     <h3>May I list it?</h3>
     <p :class="{ loss: allowed?.status === 'restricted' }">{{ mayIListIt(allowed) }}</p>
     <ul v-if="allowed && allowed.because.length > 1" class="plain small">
-      <li v-for="b in allowed.because.slice(1, 4)" :key="b.what + b.market">
-        {{ b.market }}: {{ b.what }}, {{ b.status }}<template v-if="b.note"> ({{ b.note }})</template>
+      <li v-for="(b, i) in allowed.because.slice(1, 4)" :key="i">
+        {{ whoSays(b) }}: {{ b.what }}, {{ b.status }}<template v-if="b.note"> ({{ b.note }})</template>
       </li>
     </ul>
   </article>

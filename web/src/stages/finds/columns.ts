@@ -30,6 +30,7 @@ const looks: Record<string, (sign: string) => Pick<FindColumn, 'label' | 'width'
     width: 62,
     title: 'At the lowest competing price of the market where it earns most',
   }),
+  clearing: () => ({ label: 'May be\nlisted', width: 74, left: true, title: 'Sort by Worth' }),
   worth: () => ({ label: 'Worth', width: 46 }),
 }
 

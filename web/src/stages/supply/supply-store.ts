@@ -7,7 +7,8 @@ import { useRules } from '@/shared/stores/rules'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useLatest } from '@/shared/use-latest'
-import type { QueuedRow, QueueScope } from '@/workers/supply-methods'
+import type { ItemScope } from '@/workers/item-scope'
+import type { QueuedRow } from '@/workers/supply-methods'
 
 /** Which items wait to be judged. */
 export type QueueOf = 'sheaf' | 'found' | 'all'
@@ -101,7 +102,7 @@ function useMatchQueue() {
   )
   watch(found, (now) => (queue.value = now))
 
-  function scopeOf(which: QueueOf): QueueScope {
+  function scopeOf(which: QueueOf): ItemScope {
     if (which === 'sheaf') return { of: 'keys', keys: [...sheaf.kept, ...sheaf.held].map((d) => d.key) }
     return { of: which }
   }

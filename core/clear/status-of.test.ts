@@ -1,12 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { mayList, statusOf } from '.'
-
-const item = {
-  gtin: '4006381333931',
-  category: 'Garden / Birds / Feeders',
-  listings: [{ key: 'Marrowgate/7', title: 'Wren-Works peanut feeder' }],
-}
-const entry = (some: object) => ({ market: 'Marrowgate', what: 'x y z', status: 'restricted', ...some })
+import { statusOf } from '.'
 
 test.each([
   ['restricted', 'restricted'],
@@ -59,33 +52,6 @@ test.each([
   ['banner of birds', 'unknown'],
   ['listed elsewhere', 'allowed'],
 ])('%s means %s', (words, status) => expect(statusOf(words)).toBe(status))
-
-test('an entry speaks of an item by barcode, listing, category or words of its title; the strictest counts', () => {
-  const says = (some: object) => mayList([entry(some)], item).status
-  expect(says({ gtin: '4006381333931' })).toBe('restricted')
-  expect(says({ id: '7' })).toBe('restricted')
-  expect(says({ what: 'garden / birds', sort: 'category' })).toBe('restricted')
-  expect(says({ what: 'wren works', sort: 'brand' })).toBe('restricted')
-  expect(says({ what: 'works feeder' })).toBe('unknown')
-  expect(says({ what: 'ren', sort: 'phrase' })).toBe('unknown')
-  expect(says({ what: 'Garden / Bird', sort: 'category' })).toBe('unknown')
-  for (const path of ['Garden/Birds', 'garden > birds', 'Garden |Birds', ' GARDEN /  Birds / '])
-    expect([path, says({ what: path, sort: 'category' }), says({ category: path })]).toEqual([
-      path,
-      'restricted',
-      'restricted',
-    ])
-  expect(says({ what: '/', sort: 'category' })).toBe('unknown')
-  const both = mayList(
-    [entry({ id: '7', status: 'allowed' }), entry({ what: 'peanut', status: 'needs approval', note: 'ask' })],
-    item,
-  )
-  expect(both).toMatchObject({
-    status: 'needs approval',
-    because: [{ what: 'peanut', note: 'ask' }, { status: 'allowed' }],
-  })
-  expect(mayList([], item)).toEqual({ status: 'unknown', because: [] })
-})
 
 /** Lists written after the reading and labelled by common sense; what they gave at their first look stands in docs/checks.md. */
 test.each(['status-words.txt', 'status-words-fresh.txt'])(
