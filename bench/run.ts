@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process'
 import { benchChanges } from './changes'
+import { benchClearing } from './clearing'
 import { benchCore } from './core'
 import { benchEngine } from './engine'
 import { benchEvidence } from './evidence'
@@ -31,6 +32,7 @@ const parts: Record<string, () => Promise<Line[]>> = {
   rivals: () => benchRivals(base, browser),
   engine: () => benchEngine(browser),
   evidence: () => benchEvidence(browser),
+  clearing: () => benchClearing(browser),
   core: () => benchCore(),
   recognition: () => benchRecognition(base, browser),
   parquet: () => benchParquet(base, browser),

@@ -79,6 +79,7 @@ const kindOf = (name: string) => {
   if (name.includes('ads')) return 'ads'
   if (name.includes('shops')) return 'stores'
   if (name.includes('catalogue')) return 'catalogue'
+  if (name.includes('may-list')) return 'restricted'
   return name.includes('sellers') ? 'competing' : 'sales'
 }
 

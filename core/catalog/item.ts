@@ -2,7 +2,7 @@ import type { ProportionInterval, Stage, StageOfLife, UnitSeries } from '../dema
 import type { OfferChoice, OfferMatch } from '../supply'
 import type { Room } from '../room'
 import type { Worth } from '../verdict'
-import type { Assumption } from './assumptions'
+import type { Assumption } from './assumption'
 import type { ListingStatus } from '../clear'
 import type { Grade } from './grade'
 import type { Reach } from './item-reach'

@@ -8,7 +8,8 @@ import {
   type OfferMatch,
   type SupplierStanding,
 } from '../supply'
-import { assumptionsOf, type Assumption } from './assumptions'
+import type { Assumption } from './assumption'
+import { assumptionsOf } from './assumptions'
 import type { Item } from './item'
 import { itemCost } from './item-costs'
 import type { ItemMaker } from './item-maker'

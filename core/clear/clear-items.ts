@@ -27,6 +27,20 @@ export async function clearItems(
 ): Promise<Uint8Array> {
   const codes = new Uint8Array(items).fill(unknownCode)
   if (clearer.entries.length === 0) return codes
+  const strictest = strictestOf(clearer, listings)
+  for (let from = 0; from < listings.rows; from += perTurn) {
+    await onProgress(from / listings.rows)
+    const to = Math.min(listings.rows, from + perTurn)
+    for (let row = from; row < to; row++) {
+      const item = itemOf[row] as number
+      codes[item] = Math.min(codes[item] as number, strictest(row))
+    }
+  }
+  return codes
+}
+
+/** The strictest that is said of a listing, by its row. */
+function strictestOf(clearer: Clearer, listings: Table): (row: number) => number {
   const statuses = Uint8Array.from(clearer.entries, (e) => statusOrder.indexOf(e.status))
   const column = (name: string) => textColumn(listings, name)
   const [market, id, title, tags] = [column('market'), column('id'), column('title'), column('tags')]
@@ -35,24 +49,23 @@ export async function clearItems(
     remembered(column('brand'), (brand) => clearer.ofBrand(brand)),
     remembered(column('category'), (category) => clearer.ofCategory(category)),
   ]
-  for (let row = 0; row < listings.rows; row++) {
-    if (row % perTurn === 0) await onProgress(row / listings.rows)
-    const item = itemOf[row] as number
-    let least = codes[item] as number
-    const take = (entry: number) => {
-      const status = statuses[entry] as number
-      if (status < least) least = status
-    }
+  let least = unknownCode
+  const take = (entry: number) => {
+    const status = statuses[entry] as number
+    if (status < least) least = status
+  }
+  return (row) => {
+    least = unknownCode
     for (const entriesOf of byWords) for (const entry of entriesOf(row)) take(entry)
-    for (const entry of clearer.ofKey(`${textAt(market, row) ?? '?'}/${textAt(id, row) ?? ''}`)) take(entry)
+    if (clearer.namesListings)
+      for (const entry of clearer.ofKey(`${textAt(market, row) ?? '?'}/${textAt(id, row) ?? ''}`)) take(entry)
     if (clearer.readsTexts) {
       clearer.forEachInText(textAt(title, row) ?? '', take)
       const said = textAt(tags, row)
       if (said !== null) for (const tag of said.split('|')) clearer.forEachInText(tag, take)
     }
-    codes[item] = least
+    return least
   }
-  return codes
 }
 
 /** Entries by the word of a column: each word is looked up once. */

@@ -64,6 +64,11 @@ export class Clearer {
     return parts.flatMap((_, i) => this.#byBranch.get(parts.slice(0, i + 1).join('/')) ?? [])
   }
 
+  /** Whether any entry names a listing. */
+  get namesListings(): boolean {
+    return this.#byKey.size > 0
+  }
+
   /** Whether any entry speaks of words at all. */
   get readsTexts(): boolean {
     return !this.#names.isEmpty || !this.#phrases.isEmpty

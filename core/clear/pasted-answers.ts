@@ -66,6 +66,9 @@ export function pastedAnswers(text: string, asked: readonly Asked[]): PastedAnsw
   return { answers: [...found.values()], unread }
 }
 
+/** 'MG-100:' is MG-100. */
+const withoutStop = (token: string) => (/[:.]$/.test(token) ? token.slice(0, -1) : token)
+
 const tidied = (rest: string) =>
   rest
     .replace(/["\t;,|]+/g, ' ')
@@ -88,7 +91,7 @@ function finder(asked: readonly Asked[]): (line: string) => { met: Asked[]; rest
   return (line) => {
     let rest = line
     for (const token of line.split(/[\s,;|"']+/)) {
-      const met = byWord.get(normaliseGtin(token) ?? '') ?? byWord.get(token.replace(/[:.]+$/, '').toLowerCase())
+      const met = byWord.get(normaliseGtin(token) ?? '') ?? byWord.get(withoutStop(token).toLowerCase())
       if (!met) continue
       rest = rest.replace(token, ' ')
       return { met, rest: withoutTitles(rest, met) }

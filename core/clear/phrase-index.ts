@@ -8,11 +8,13 @@ interface Node {
 }
 
 const wordPattern = /[\p{L}\p{N}]+/gu
-const plainWord = /[a-z0-9]+/g
-const isPlain = (text: string) => {
-  for (let i = 0; i < text.length; i++) if (text.charCodeAt(i) > 127) return false
-  return true
-}
+const notPlain = 128
+
+/** 1 for the letters and digits of plain text, 2 for capitals among them */
+const plainKinds = Uint8Array.from({ length: notPlain }, (_, code) => {
+  const sign = String.fromCharCode(code)
+  return /[a-z0-9]/.test(sign) ? 1 : /[A-Z]/.test(sign) ? 2 : 0
+})
 
 /** words that are remembered; texts say the same few thousand over and over */
 const mostWords = 500_000
@@ -28,6 +30,8 @@ export class PhraseIndex {
   /** word of a text → the number of what it is compared as, 0 where no phrase has it */
   readonly #known = new Map<string, number>()
   readonly #form: (word: string) => string
+  /** the words of the text that is read, by their numbers: one list for all texts */
+  readonly #read: number[] = []
 
   /** @param byStem forms of one word are one: 'feeders', 'feeder' */
   constructor(phrases: Iterable<readonly [entry: number, phrase: string]>, byStem: boolean) {
@@ -59,25 +63,48 @@ export class PhraseIndex {
   /** Calls with every entry whose phrase a text has; one that it has twice, twice. */
   forEachIn(text: string, found: (entry: number) => void): void {
     if (this.#root.next === null) return
-    const lower = text.toLowerCase()
-    const words = lower.match(isPlain(lower) ? plainWord : wordPattern)
-    if (!words) return
-    const ids: number[] = []
-    let isAny = false
-    for (const word of words) {
-      const id = this.#idOf(word)
-      if (id !== 0) isAny = true
-      ids.push(id)
+    const ids = this.#read
+    ids.length = 0
+    if (!this.#readPlain(text, ids)) {
+      ids.length = 0
+      for (const word of text.toLowerCase().match(wordPattern) ?? []) ids.push(this.#idOf(word))
     }
-    if (isAny) this.#walk(ids, found)
+    this.#walk(ids, found)
+  }
+
+  /** Reads the words of a text of plain letters, which is several times as quick as a pattern. @returns whether it is one */
+  #readPlain(text: string, ids: number[]): boolean {
+    let from = -1
+    let hasCapitals = false
+    for (let at = 0; at < text.length; at++) {
+      const code = text.charCodeAt(at)
+      if (code >= notPlain) return false
+      const kind = plainKinds[code] as number
+      if (kind !== 0) {
+        if (from < 0) from = at
+        if (kind === 2) hasCapitals = true
+        continue
+      }
+      if (from >= 0) ids.push(this.#idOfPart(text, from, at, hasCapitals))
+      from = -1
+      hasCapitals = false
+    }
+    if (from >= 0) ids.push(this.#idOfPart(text, from, text.length, hasCapitals))
+    return true
+  }
+
+  #idOfPart(text: string, from: number, to: number, hasCapitals: boolean): number {
+    const word = text.slice(from, to)
+    return this.#idOf(hasCapitals ? word.toLowerCase() : word)
   }
 
   #walk(ids: readonly number[], found: (entry: number) => void): void {
     for (let from = 0; from < ids.length; from++) {
+      if (ids[from] === 0) continue
       let node: Node | undefined = this.#root.next?.get(ids[from] as number)
       for (let at = from + 1; node; at++) {
         for (const entry of node.ends) found(entry)
-        node = at < ids.length ? node.next?.get(ids[at] as number) : undefined
+        node = at < ids.length && node.next ? node.next.get(ids[at] as number) : undefined
       }
     }
   }
