@@ -13,7 +13,7 @@ async function priceFollows(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Floor/ }).click()
   // least profit 2.00: p − 3.20 − 0.72 − 3 % of p − 20 % of what is above 10.00; below 10.00 that is p × 0.97 ≥ 5.92
   await expect(price).toHaveValue('6.10')
-  await expect(profit).toHaveText('+2.00')
+  await expect(profit).toContainText('+2.00')
   await page.getByRole('button', { name: /^By rule/ }).click()
   await expect(price).toHaveValue('12.89')
   const slider = page.getByRole('slider', { name: 'My price on the ladder' })
@@ -53,7 +53,7 @@ test('every cost counts: the form, fee steps and files, the floor, the rule and 
   const text = await textOf(await file)
   await page.keyboard.press('Escape')
   // 10 % of 10.00 and 20 % of 2.89 are 1.58; 3 % are 0.39; 12.89 − 3.20 − 1.58 − 0.39
-  await expect(profit).toHaveText('+7.72')
+  await expect(profit).toContainText('+7.72')
 
   await page.getByRole('button', { name: 'Fees of Marrowgate …' }).click()
   const bring = async (content: string) => {
@@ -71,13 +71,13 @@ test('every cost counts: the form, fee steps and files, the floor, the rule and 
   // the focus goes back to where the dialog was opened from: nothing is typed before
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await expect(page.getByRole('button', { name: 'Fees of Marrowgate …' })).toBeFocused()
-  await expect(profit).toHaveText('+8.72')
+  await expect(profit).toContainText('+8.72')
 
   await fill(page, 'Packing', '1.2.3')
   await expect(page.getByRole('alert')).toBeVisible()
-  await expect(profit).toHaveText('+8.72')
+  await expect(profit).toContainText('+8.72')
   await fill(page, 'Packing', '0.72')
-  await expect(profit).toHaveText('+8.00')
+  await expect(profit).toContainText('+8.00')
   await fill(page, 'Discount', '100')
   await expect(page.getByRole('alert')).toHaveText('It must be from 0 to 99 %')
   await fill(page, 'Discount', '0')
@@ -150,7 +150,7 @@ test('drafts are edited, keep their words, and leave as they are seen', async ({
     quantity: '12',
     'handling days': '3',
     description: 'Holds a basket.',
-    fees: 'assumed',
+    assumed: 'fees|pack',
   })
   expect(row?.tags?.split('|')).toContain('railing hook')
   await draft.getByRole('button', { name: 'Price as in Margin again' }).click()

@@ -39,8 +39,8 @@ test('sheaves: made, chosen, renamed, searched, noted, decided anew, and taken o
   const file = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save as CSV' }).click()
   const rows = rowsOf(await textOf(await file))
-  expect(rows.map((r) => [r.decision, r.reason, r.note, r.fees])).toEqual([
-    ['hold', '', "'=ask for a sample", 'assumed'],
+  expect(rows.map((r) => [r.decision, r.reason, r.note, r.assumed])).toEqual([
+    ['hold', '', "'=ask for a sample", 'fees, pack'],
     ['keep', 'too few sold', '', ''],
   ])
   await page.getByRole('button', { name: /Spring balcony/ }).click()

@@ -1,4 +1,4 @@
-import { textAt, textColumn, type Table, type TextColumn } from '../tables'
+import { PackedWords, textAt, textColumn, type Table, type TextColumn } from '../tables'
 import { statusOrder, type Clearer } from './clearer'
 
 /** code of what nothing speaks of */
@@ -49,6 +49,7 @@ function strictestOf(clearer: Clearer, listings: Table): (row: number) => number
     remembered(column('brand'), (brand) => clearer.ofBrand(brand)),
     remembered(column('category'), (category) => clearer.ofCategory(category)),
   ]
+  const readTitle = titleReader(clearer, title)
   let least = unknownCode
   const take = (entry: number) => {
     const status = statuses[entry] as number
@@ -60,11 +61,23 @@ function strictestOf(clearer: Clearer, listings: Table): (row: number) => number
     if (clearer.namesListings)
       for (const entry of clearer.ofKey(`${textAt(market, row) ?? '?'}/${textAt(id, row) ?? ''}`)) take(entry)
     if (clearer.readsTexts) {
-      clearer.forEachInText(textAt(title, row) ?? '', take)
+      readTitle(row, take)
       const said = textAt(tags, row)
       if (said !== null) for (const tag of said.split('|')) clearer.forEachInText(tag, take)
     }
     return least
+  }
+}
+
+/** Goes through the words of a listing's title; titles that rest packed are read as they lie. */
+function titleReader(clearer: Clearer, title: TextColumn): (row: number, found: (entry: number) => void) => void {
+  const { codes, words } = title
+  if (!(words instanceof PackedWords)) return (row, found) => clearer.forEachInText(textAt(title, row) ?? '', found)
+  const { bytes, ends } = words.packed
+  return (row, found) => {
+    const code = codes[row] as number
+    if (code < 0) return
+    clearer.forEachInBytes(bytes, code === 0 ? 0 : (ends[code - 1] as number), ends[code] as number, found)
   }
 }
 

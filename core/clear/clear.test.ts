@@ -11,6 +11,7 @@ import {
   statusOrder,
   type Asked,
 } from '.'
+import { PhraseIndex } from './phrase-index'
 
 const item = {
   gtin: '04006381333931',
@@ -194,4 +195,34 @@ describe('asking a market, and what it answers', () => {
     expect(row).toContain('Marrowgate')
     expect(row).toMatch(/"4006381333931","MG-100"$/)
   })
+})
+
+test('phrases are found in texts as they rest just as in texts, plain or not, however many words there are', () => {
+  const known = ['Bird bath', 'vögel', 'x2 pack', 'nut']
+  const index = new PhraseIndex(
+    known.map((phrase, i) => [i, phrase]),
+    true,
+  )
+  const texts = [
+    'Hanging BIRD-baths, copper',
+    'Futterhaus für Vögel, nuts',
+    'X2 packs',
+    'birdbath',
+    'bird',
+    '',
+    ...Array.from({ length: 6000 }, (_, i) => `word${i} nut thing${i * 7}`),
+  ]
+  const encoder = new TextEncoder()
+  const all = (read: (found: (entry: number) => void) => void) => {
+    const found: number[] = []
+    read((entry) => found.push(entry))
+    return found
+  }
+  const inTexts = texts.map((text) => all((found) => index.forEachIn(text, found)))
+  expect(inTexts.slice(0, 7)).toEqual([[0], [1, 3], [2], [], [], [], [3]])
+  const inBytes = texts.map((text) => {
+    const bytes = encoder.encode(`nut ${text} nut`)
+    return all((found) => index.forEachInBytes(bytes, 4, bytes.length - 4, found))
+  })
+  expect(inBytes).toEqual(inTexts)
 })

@@ -80,6 +80,12 @@ export class Clearer {
     this.#phrases.forEachIn(text, found)
   }
 
+  /** The same of a text as it rests, UTF-8 from one byte up to another. */
+  forEachInBytes(bytes: Uint8Array, from: number, to: number, found: (entry: number) => void): void {
+    this.#names.forEachInBytes(bytes, from, to, found)
+    this.#phrases.forEachInBytes(bytes, from, to, found)
+  }
+
   /**
    * What is said of an item: by its barcode, one of its listings, its brand, its category or one above it, or words in its titles or tags. What
    * nothing speaks of is 'unknown', never 'allowed'.

@@ -1,4 +1,5 @@
 import { rememberedStems } from '../words'
+import { ByteWords, plainKinds } from './byte-words'
 
 /** A word of a phrase, and how phrases go on behind it. */
 interface Node {
@@ -7,14 +8,9 @@ interface Node {
   ends: number[]
 }
 
+const decoder = new TextDecoder()
 const wordPattern = /[\p{L}\p{N}]+/gu
 const notPlain = 128
-
-/** 1 for the letters and digits of plain text, 2 for capitals among them */
-const plainKinds = Uint8Array.from({ length: notPlain }, (_, code) => {
-  const sign = String.fromCharCode(code)
-  return /[a-z0-9]/.test(sign) ? 1 : /[A-Z]/.test(sign) ? 2 : 0
-})
 
 /** words that are remembered; texts say the same few thousand over and over */
 const mostWords = 500_000
@@ -32,6 +28,7 @@ export class PhraseIndex {
   readonly #form: (word: string) => string
   /** the words of the text that is read, by their numbers: one list for all texts */
   readonly #read: number[] = []
+  readonly #words = new ByteWords((word) => this.#idOf(word))
 
   /** @param byStem forms of one word are one: 'feeders', 'feeder' */
   constructor(phrases: Iterable<readonly [entry: number, phrase: string]>, byStem: boolean) {
@@ -65,37 +62,34 @@ export class PhraseIndex {
     if (this.#root.next === null) return
     const ids = this.#read
     ids.length = 0
-    if (!this.#readPlain(text, ids)) {
-      ids.length = 0
-      for (const word of text.toLowerCase().match(wordPattern) ?? []) ids.push(this.#idOf(word))
-    }
+    for (const word of text.toLowerCase().match(wordPattern) ?? []) ids.push(this.#idOf(word))
     this.#walk(ids, found)
   }
 
-  /** Reads the words of a text of plain letters, which is several times as quick as a pattern. @returns whether it is one */
-  #readPlain(text: string, ids: number[]): boolean {
-    let from = -1
-    let hasCapitals = false
-    for (let at = 0; at < text.length; at++) {
-      const code = text.charCodeAt(at)
-      if (code >= notPlain) return false
-      const kind = plainKinds[code] as number
-      if (kind !== 0) {
-        if (from < 0) from = at
-        if (kind === 2) hasCapitals = true
-        continue
-      }
-      if (from >= 0) ids.push(this.#idOfPart(text, from, at, hasCapitals))
-      from = -1
-      hasCapitals = false
-    }
-    if (from >= 0) ids.push(this.#idOfPart(text, from, text.length, hasCapitals))
-    return true
+  /** The same of a text as it rests, UTF-8 from one byte up to another. */
+  forEachInBytes(bytes: Uint8Array, from: number, to: number, found: (entry: number) => void): void {
+    if (this.#root.next === null) return
+    const ids = this.#read
+    ids.length = 0
+    if (this.#readPlain(bytes, from, to)) this.#walk(ids, found)
+    else this.forEachIn(decoder.decode(bytes.subarray(from, to)), found)
   }
 
-  #idOfPart(text: string, from: number, to: number, hasCapitals: boolean): number {
-    const word = text.slice(from, to)
-    return this.#idOf(hasCapitals ? word.toLowerCase() : word)
+  /** Reads the words of a text of plain letters. @returns whether it is one */
+  #readPlain(bytes: Uint8Array, from: number, to: number): boolean {
+    let start = -1
+    for (let at = from; at < to; at++) {
+      const byte = bytes[at] as number
+      if (byte >= notPlain) return false
+      if (plainKinds[byte] !== 0) {
+        if (start < 0) start = at
+      } else if (start >= 0) {
+        this.#read.push(this.#words.numberIn(bytes, start, at))
+        start = -1
+      }
+    }
+    if (start >= 0) this.#read.push(this.#words.numberIn(bytes, start, to))
+    return true
   }
 
   #walk(ids: readonly number[], found: (entry: number) => void): void {
