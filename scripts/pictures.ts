@@ -157,7 +157,6 @@ try {
   await page.getByRole('grid', { name: 'Stores' }).getByRole('row').nth(1).click()
   await page.getByRole('button', { name: /^Open whole/ }).click()
   await page.getByRole('table', { name: 'Gaps' }).waitFor()
-  await shot('store-dark')
 } finally {
   await browser.close()
   server.kill()
