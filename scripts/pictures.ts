@@ -133,7 +133,7 @@ try {
   await shot('sheaves')
   await open('Clearing')
   await page.getByRole('radiogroup', { name: 'Which items' }).getByText('Found in Finds').click()
-  await page.getByRole('radiogroup', { name: 'Which answers' }).getByText('needs approval').click()
+  await page.getByRole('radiogroup', { name: 'Which answers' }).getByText('may not be listed').click()
   await page.waitForTimeout(500)
   await shot('clearing')
   await open('Launch')
