@@ -93,7 +93,7 @@ test('packs, offers and joins by hand, each with its figure and its way back', a
   await expect(look(page)).toContainText('Landed € 3.20 a pack of 4')
   await look(page).getByRole('button', { name: 'Not the same' }).click()
   await expect(look(page)).toContainText('No supplier offer is known')
-  await look(page).getByRole('button', { name: 'Let Sickle choose' }).click()
+  await look(page).getByRole('button', { name: 'Take that back' }).click()
   await expect(look(page)).toContainText('Landed € 3.20')
   await look(page)
     .getByRole('group', { name: /^Pieces in the pack of/ })

@@ -43,6 +43,12 @@ async function gatherOpens(page: Page, found: string[]): Promise<void> {
   await opened(page, button('Remove quaymaster-prices.xlsx'), 'Remove a file', found)
 }
 
+async function clearingOpens(page: Page, found: string[]): Promise<void> {
+  await opened(page, page.getByRole('button', { name: 'Paste the answers …' }), 'Paste the answers', found)
+  const overrule = page.getByRole('button', { name: /all the same$/ }).first()
+  await opened(page, overrule, 'List it all the same', found)
+}
+
 test('every dialog, drawer and popover has a name, passes the strictest rules, takes the focus and gives it back', async ({
   page,
 }) => {
@@ -78,7 +84,7 @@ test('every dialog, drawer and popover has a name, passes the strictest rules, t
   found.push(...(await faults(page, 'a file to be brought in')))
   await bringIn(page, { supplier: 'Sill Mill' })
 
-  for (const view of ['Today', 'Demand', 'Rivals', 'Margin', 'Sheaves', 'Launch', 'Settings']) {
+  for (const view of ['Today', 'Demand', 'Rivals', 'Supply', 'Margin', 'Sheaves', 'Clearing', 'Launch', 'Settings']) {
     await page.getByRole('link', { name: view === 'Settings' ? view : new RegExp(`^${view}`) }).click()
     await expect(page.locator('main h1, main h2, main .name').first()).toBeVisible()
     if (view === 'Launch') {
@@ -87,7 +93,10 @@ test('every dialog, drawer and popover has a name, passes the strictest rules, t
       await expect(page.getByText('1 draft made')).toBeVisible()
     }
     if (view === 'Demand') await expect(page.locator('.field .label').first()).toBeVisible()
+    if (view === 'Supply') await expect(page.getByRole('complementary', { name: 'The offer' })).toBeVisible()
     found.push(...(await faults(page, view)))
+    if (view === 'Supply') await opened(page, button('Rules of choice …'), 'Rules of choice', found)
+    if (view === 'Clearing') await clearingOpens(page, found)
     if (view === 'Margin') await opened(page, button(/^Fees of /), 'Fees', found)
     if (view === 'Launch') await opened(page, button('Remove'), 'Remove a draft', found)
   }

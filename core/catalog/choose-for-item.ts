@@ -1,4 +1,4 @@
-import { workOut, type CostInputs } from '../margin'
+import { firstOrder, workOut, type CostInputs } from '../margin'
 import { chooseOffer, nothingChosen, offerChecks, type Candidate, type OfferChoice, type OfferMatch } from '../supply'
 import type { Item } from './item'
 import type { Corrections, SellerRules } from './rules'
@@ -30,10 +30,9 @@ export function chooseForItem(
     const { offer } = match
     const pack = packOf(match)
     const landedE4 = landedBy(match, pack)
-    const packs = inputsFor(market, match, pack).orderQuantity
-    const outlayE4 = landedE4 === null ? null : Math.round((landedE4 * packs * pack) / item.pack)
+    const lot = firstOrder(inputsFor(market, match, pack), landedE4)
     const standing = corrections.suppliers[offer.supplier] ?? null
-    const checks = offerChecks(offer, rules.supply, { lot: { packs, outlayE4 }, standing })
+    const checks = offerChecks(offer, rules.supply, { lot, standing })
     const named = (holds: boolean | null) =>
       checks.filter((c) => c.holds === holds && (holds !== null || c.wanted !== null)).map((c) => c.name)
     return {

@@ -10,6 +10,7 @@ import { ListingReader } from './listing'
 import { priceItem, type SharedCosts } from './price-item'
 import type { Corrections, SellerRules } from './rules'
 import { seriesAt } from './sales-block'
+import { isTaughtAnew } from './title-lessons'
 import { unpublishedAt } from './unpublished-units'
 
 /** Makes items out of the catalog's columns one by one, as they are asked for: a million of them are never there at once. */
@@ -22,17 +23,14 @@ export class ItemMaker {
   #index: ListingIndex | null = null
   readonly #costs: SharedCosts = new Map()
 
-  /** @param index of the same listings, where one was made before */
-  constructor(catalog: Catalog, rules: SellerRules, corrections: Corrections, index: ListingIndex | null = null) {
-    this.#index = index
+  /** @param before a maker of an earlier catalog, of which is made use as far as its listings and offers are the same */
+  constructor(catalog: Catalog, rules: SellerRules, corrections: Corrections, before: ItemMaker | null = null) {
+    this.#index = before?.catalog.listings === catalog.listings ? before.index() : null
     this.catalog = catalog
     this.rules = rules
     this.corrections = corrections
     this.#reader = new ListingReader(catalog.listings)
-    this.#offers = new OfferFinder(catalog.offers, {
-      taught: new TaughtWords(inForce(catalog.lessons), catalog.forms.words),
-      weights: catalog.offers.length === 0 ? null : new WeightsOfWords(catalog.forms),
-    })
+    this.#offers = before && areOffersSame(before.catalog, catalog) ? before.#offers : offerFinder(catalog)
   }
 
   /** How many items there are. */
@@ -89,4 +87,15 @@ export class ItemMaker {
   searchOffers(words: string, most?: number) {
     return this.#offers.search(words, most)
   }
+}
+
+const areOffersSame = (before: Catalog, now: Catalog): boolean =>
+  before.offers === now.offers && before.forms === now.forms && !isTaughtAnew(before, now)
+
+function offerFinder({ offers, forms, lessons }: Catalog): OfferFinder {
+  if (offers.length === 0) return new OfferFinder([])
+  return new OfferFinder(offers, {
+    taught: new TaughtWords(inForce(lessons), forms.words),
+    weights: new WeightsOfWords(forms),
+  })
 }

@@ -1,8 +1,17 @@
-import { landedByQuantity, payback, workOut, type CostInputs, type LandedAt, type Payback } from '../margin'
+import {
+  firstOrder,
+  landedByQuantity,
+  payback,
+  workOut,
+  type CostInputs,
+  type FirstOrder,
+  type LandedAt,
+  type Payback,
+} from '../margin'
+import { sharedUnits } from '../verdict'
 import {
   likenessParts,
   offerChecks,
-  type FirstLot,
   type LikenessPart,
   type OfferCheck,
   type OfferMatch,
@@ -29,7 +38,7 @@ export interface DeskCandidate {
   assumed: Assumption[]
   /** landed cost against the quantity ordered */
   steps: LandedAt[]
-  lot: FirstLot
+  lot: FirstOrder
   payback: Payback | null
   checks: OfferCheck[]
   standing: SupplierStanding | null
@@ -88,11 +97,10 @@ function candidateOf(maker: ItemMaker, item: Item, market: string, match: OfferM
   const { inputs, notes, pack } = costsWith(maker, item, market, match)
   const asked = lowestOn(item, market)
   const { landedE4, profitE4 } = workOut(inputs, asked ?? 0, true)
-  const packs = inputs.orderQuantity
-  const outlayE4 = landedE4 === null ? null : Math.round((landedE4 * packs * pack) / item.pack)
+  const lot = firstOrder(inputs, landedE4)
   const standing = corrections.suppliers[offer.supplier] ?? null
   const tier = inputs.tiers?.[0]
-  const perDay = item.units === null ? null : item.units / (item.listings.length + 1) / 30
+  const perDay = item.units === null ? null : sharedUnits(item.units, item.listings.length) / 30
   return {
     match,
     pack,
@@ -104,9 +112,9 @@ function candidateOf(maker: ItemMaker, item: Item, market: string, match: OfferM
     profitE4: asked === null ? null : profitE4,
     assumed: assumptionsOf({ ...item, offer: match }, market, { rules, corrections }),
     steps: landedByQuantity(inputs, offer.minOrder),
-    lot: { packs, outlayE4 },
+    lot,
     payback: asked === null ? null : payback(inputs, asked, perDay),
-    checks: offerChecks(offer, rules.supply, { lot: { packs, outlayE4 }, standing }),
+    checks: offerChecks(offer, rules.supply, { lot, standing }),
     standing,
     notes,
   }

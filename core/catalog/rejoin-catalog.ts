@@ -11,7 +11,7 @@ import { renewLives } from './renew-lives'
 import type { CatalogChange } from './catalog-change'
 import type { SaidOfGoods } from './rules'
 import { sameItems } from './same-items'
-import { newInForce, titleLessons } from './title-lessons'
+import { isTaughtAnew, titleLessons } from './title-lessons'
 
 export interface RejoinOptions extends WorkOptions {
   /** captures of kinds other than listings and sales */
@@ -37,8 +37,7 @@ export async function rejoinCatalog(
   const lessons = titleLessons(titles, said, index)
   const joinable = { ...titles, lessons: inForce(lessons) }
   const now = { lessons, forms: before.forms }
-  const isTaughtAnew = newInForce(before, now).length + newInForce(now, before).length > 0
-  const groupOf = isTaughtAnew ? await joinListings(joinable, (done) => step(0.3 * done)) : before.groupOf
+  const groupOf = isTaughtAnew(before, now) ? await joinListings(joinable, (done) => step(0.3 * done)) : before.groupOf
   const itemOf = itemsByHand(groupOf, said, () => joinable, index)
   const { starts, members } = membersOf(itemOf)
   const joined = { listings, itemOf, items: starts.length - 1 }

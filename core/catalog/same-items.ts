@@ -1,6 +1,7 @@
 import { differingRows, numbers, textColumn } from '../tables'
 import type { Catalog } from './catalog'
 import type { NewListings } from './catalog-change'
+import { isTaughtAnew } from './title-lessons'
 import { reportedForDays } from './units-in-window'
 
 export interface SameItems {
@@ -20,8 +21,9 @@ export function sameItems(before: Catalog, now: Omit<Catalog, 'life'>, listings:
     leaveOut(sold, now, (l) => isAmong(category.codes[l] as number))
   }
   const all = sold.slice()
-  // Another offer may be the cheapest of any of them.
-  if (before.offers !== now.offers) return { sold, all: all.fill(-1) }
+  // Another offer may be the one of any of them: where offers come or go, or words mean something else.
+  const isOtherwise = before.offers !== now.offers || (now.offers.length > 0 && isTaughtAnew(before, now))
+  if (isOtherwise) return { sold, all: all.fill(-1) }
   const reached = differingRows(before.reach, now.reach, all)
   for (let item = 0; item < all.length; item++) if (reached[item] === 1) all[item] = -1
   if (before.unpublished !== now.unpublished) {

@@ -27,6 +27,10 @@ export function newInForce(before: Taught, now: Taught): WordLesson[] {
   return inForce(now.lessons).filter((l) => !known.has(lessonName(l, now.forms.words)))
 }
 
+/** Whether other lessons are believed now than were before. */
+export const isTaughtAnew = (before: Taught, now: Taught): boolean =>
+  newInForce(before, now).length + newInForce(now, before).length > 0
+
 /** A lesson in words, for people. */
 export interface ToldLesson {
   /** by which it is taken back */

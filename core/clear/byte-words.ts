@@ -29,10 +29,8 @@ export class ByteWords {
 
   /** The number of a word of plain letters and digits that lies in some bytes. */
   numberIn(bytes: Uint8Array, from: number, to: number): number {
-    let hash = 0x811c9dc5
-    for (let at = from; at < to; at++) hash = Math.imul(hash ^ small(bytes[at] as number), 0x01000193)
     const mask = this.#slots.length - 1
-    let slot = (hash ^ (hash >>> 15)) & mask
+    let slot = hashOf(bytes, from, to) & mask
     for (;;) {
       const word = this.#slots[slot] as number
       if (word < 0) return this.#add(slot, bytes, from, to)
@@ -68,15 +66,20 @@ export class ByteWords {
     const slots = new Int32Array(mask + 1).fill(-1)
     let start = 0
     this.#ends.forEach((end, word) => {
-      let hash = 0x811c9dc5
-      for (let at = start; at < end; at++) hash = Math.imul(hash ^ (this.#bytes[at] as number), 0x01000193)
-      let slot = (hash ^ (hash >>> 15)) & mask
+      let slot = hashOf(this.#bytes, start, end) & mask
       while ((slots[slot] as number) >= 0) slot = (slot + 1) & mask
       slots[slot] = word
       start = end
     })
     this.#slots = slots
   }
+}
+
+/** Capitals and small letters have one hash, so the whole-word hash of `tables`, four bytes at a time, is none for this. */
+function hashOf(bytes: Uint8Array, from: number, to: number): number {
+  let hash = 0x811c9dc5
+  for (let at = from; at < to; at++) hash = Math.imul(hash ^ small(bytes[at] as number), 0x01000193)
+  return hash ^ (hash >>> 15)
 }
 
 function grown(bytes: Uint8Array, by: number): Uint8Array<ArrayBuffer> {

@@ -40,7 +40,7 @@ const text = (v: unknown) => (typeof v === 'string' && v.trim() !== '' ? v.trim(
 const sorts: [EntrySort, RegExp][] = [
   ['category', /^(?:categor|catégor|kategor|warengruppe|branche|rubri)/i],
   ['brand', /^(?:brand|marke?$|marke|marque|marca|marchio|merk|marka|maker|manufacturer|hersteller)/i],
-  ['item', /^(?:item|product|produkt|artikel|artic|artíc|barcode|ean|gtin|listing|asin|sku)/i],
+  ['item', /^(?:item|product|produkt|artikel|artic|artíc|barcode|ean|gtin|listing|sku)/i],
 ]
 
 /** A list that was brought in, and the day of its capture. */

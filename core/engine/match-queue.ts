@@ -1,4 +1,5 @@
 import { numbers, type Table } from '../tables'
+import { sharedProfit } from '../verdict'
 
 /** An item whose offers are to be judged, and what a right match is worth. */
 export interface Queued {
@@ -28,7 +29,7 @@ export function matchQueue(
   for (const place of places) {
     const known = Math.abs(profit[place] as number)
     const sales = revenue[place] as number
-    const guess = (usualMargin * sales) / ((listings[place] as number) + 1)
+    const guess = sharedProfit(usualMargin, sales, listings[place] as number)
     const worth = Number.isNaN(known) ? (Number.isNaN(guess) ? 0 : guess) : known
     if (list.length === most && worth <= (list.at(-1) as Queued).worth) continue
     if (!skip(place)) put(list, { place, worth }, most)

@@ -171,8 +171,7 @@ export function titleForms(titles: Iterable<string>): TitleForms {
   return forms.finish(Int32Array.from(titles, (title) => forms.form(title)))
 }
 
-/** Weight of each word: the log of how many forms there are for each that has it. */
-/** The same by the word itself; one that no title has weighs as much as one that a single title has. */
+/** `wordWeights` by the word itself; one that no title has weighs as much as one that a single title has. */
 export class WeightsOfWords {
   readonly #weights: Float64Array
   readonly #numberOf: Map<string, number>
@@ -190,6 +189,7 @@ export class WeightsOfWords {
   }
 }
 
+/** Weight of each word: the log of how many forms there are for each that has it. */
 export function wordWeights({ figuresOf, counts }: TitleForms): Float64Array {
   return Float64Array.from(counts, (n) => Math.log(1 + figuresOf.length / Math.max(1, n)))
 }

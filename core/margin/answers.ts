@@ -50,12 +50,23 @@ export interface Payback {
   days: number | null
 }
 
+/** A first order of an offer: supplier's packs, and all that is laid out for it, E4; null where a cost is not known. */
+export interface FirstOrder {
+  packs: number
+  outlayE4: number | null
+}
+
+/** @param landedE4 what the goods of one sale cost */
+export function firstOrder({ orderQuantity, packBought, packSold }: CostInputs, landedE4: number | null): FirstOrder {
+  const sales = (orderQuantity * packBought) / packSold
+  return { packs: orderQuantity, outlayE4: landedE4 === null ? null : Math.round(landedE4 * sales) }
+}
+
 /** How long a first order takes to pay for itself: each sale brings back its profit and its landed cost. */
 export function payback(inputs: CostInputs, priceE4: number, unitsPerDay: number | null): Payback | null {
   const sheet = costSheet(inputs, priceE4)
-  if (sheet.landedE4 === null || sheet.profitE4 === null) return null
-  const salesInOrder = (inputs.orderQuantity * inputs.packBought) / inputs.packSold
-  const outlayE4 = Math.round(sheet.landedE4 * salesInOrder)
+  const { outlayE4 } = firstOrder(inputs, sheet.landedE4)
+  if (sheet.landedE4 === null || outlayE4 === null || sheet.profitE4 === null) return null
   const perSale = sheet.profitE4 + sheet.landedE4
   const units = perSale > 0 ? Math.ceil(outlayE4 / perSale) : null
   return { outlayE4, units, days: units !== null && unitsPerDay ? Math.ceil(units / unitsPerDay) : null }

@@ -1,3 +1,4 @@
+import type { FirstOrder } from '../margin'
 import type { Offer } from './offer'
 import type { SupplyRules } from './supply-rules'
 
@@ -17,16 +18,9 @@ export interface OfferCheck {
   wanted: number | string | null
 }
 
-/** A first order of an offer. */
-export interface FirstLot {
-  /** supplier's packs */
-  packs: number
-  /** all that is laid out for it, E4 of the home currency; null where a cost is not known */
-  outlayE4: number | null
-}
-
 export interface CheckedAs {
-  lot: FirstLot
+  /** its first order, E4 of the home currency */
+  lot: FirstOrder
   standing: SupplierStanding | null
 }
 

@@ -1,6 +1,6 @@
 export * from './worth'
 export * from './decisions'
-export { sharedProfit } from './shared-profit'
+export { sharedProfit, sharedUnits } from './shared-profit'
 export * from './since-decided'
 export * from './improvements'
 export * from './judgements'

@@ -7,3 +7,6 @@
  */
 export const sharedProfit = (profit: number, units: number, listings: number): number =>
   (profit * units) / (listings + 1)
+
+/** Units of the same window that would be its share. */
+export const sharedUnits = (units: number, listings: number): number => sharedProfit(1, units, listings)

@@ -1,5 +1,5 @@
 import type { Candidate, OfferCheck } from '@sickle/core/supply'
-import { brokenBy, checkTold, whyChosen } from './supply-words'
+import { brokenBy, checkTold, takenFor, whyChosen } from './supply-words'
 
 const candidate = (key: string, landedE4: number | null, broken: Candidate['broken'] = []): Candidate => ({
   key,
@@ -16,6 +16,8 @@ const why = (candidates: Candidate[], chosen: Candidate | null, by: 'rules' | 'y
 test('why an offer was chosen is said, and what the cheaper one breaks', () => {
   expect(why([quick], quick)).toBe('the only offer')
   expect(why([slow], slow)).toBe('the only offer: it takes too long')
+  const worst = candidate('worst', 1, ['days', 'rating'])
+  expect(why([worst], worst)).toBe('the only offer: it takes too long, is rated too low')
   expect(why([quick, candidate('dear', 60_000)], quick)).toBe('the cheapest of 2')
   expect(why([quick, slow], quick)).toBe(
     'the cheapest of 2 that keeps your rules; the one that is cheaper by € 0.87 takes too long',
@@ -44,4 +46,14 @@ test.each<[OfferCheck, string]>([
 })
 test('several rules that are broken are named', () => {
   expect(brokenBy(['goodReviews', 'lot'])).toBe('has too few good reviews, asks too much money at once')
+})
+
+test.each<[object, string]>([
+  [{ by: 'barcode', verdict: 'same' }, 'same: same barcode'],
+  [{ likeness: { words: 0.66 }, verdict: 'variant' }, 'other variant: words 66 % alike'],
+  [{ likeness: { words: 0, isTaught: true }, verdict: 'same' }, 'same: other words for the same'],
+  [{ by: 'you', verdict: 'similar' }, 'similar: looked up by you'],
+  [{ by: 'you', verdict: 'same', judged: 'pack' }, 'you: other pack'],
+])('what an offer is taken for: %j', (some, told) => {
+  expect(takenFor({ by: 'words', likeness: null, judged: null, ...some } as never)).toBe(told)
 })

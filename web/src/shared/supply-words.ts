@@ -1,5 +1,5 @@
-import type { CheckName, OfferCheck, OfferChoice } from '@sickle/core/supply'
-import { count, decimal, money, plural } from './format'
+import type { CheckName, MatchJudgement, OfferCheck, OfferChoice, OfferMatch } from '@sickle/core/supply'
+import { count, decimal, money, percent, plural } from './format'
 
 /** What an offer breaks, after "it": one short phrase a rule. */
 const brokenWords: Record<CheckName, string> = {
@@ -20,16 +20,34 @@ export const brokenBy = (broken: readonly CheckName[]): string => broken.map((na
 export function whyChosen({ by, candidates, chosen }: OfferChoice, home: string): string {
   if (!chosen) return ''
   if (by === 'you') return 'chosen by you'
+  const breaks = chosen.broken.length === 0 ? null : `it ${brokenBy(chosen.broken)}`
+  if (candidates.length === 1) return breaks === null ? 'the only offer' : `the only offer: ${breaks}`
+  if (breaks !== null) return `${breaks}, but none breaks fewer of your rules`
   const cheaper = candidates.filter((c) => (c.landedE4 ?? Infinity) < (chosen.landedE4 ?? Infinity))
-  const breaks = chosen.broken.length === 0 ? '' : `it ${brokenBy(chosen.broken)}, but none breaks fewer of your rules`
-  if (candidates.length === 1)
-    return chosen.broken.length === 0 ? 'the only offer' : `the only offer: ${breaks.split(',')[0]}`
-  const least =
-    chosen.broken.length === 0 ? `the cheapest of ${count(candidates.length)} that keeps your rules` : breaks
-  if (cheaper.length === 0) return breaks === '' ? `the cheapest of ${count(candidates.length)}` : breaks
-  const first = cheaper.reduce((a, b) => ((a.landedE4 ?? 0) <= (b.landedE4 ?? 0) ? a : b))
+  const [first, ...others] = cheaper.sort((a, b) => (a.landedE4 ?? 0) - (b.landedE4 ?? 0))
+  const of = `the cheapest of ${count(candidates.length)}`
+  if (!first) return of
   const saved = money((chosen.landedE4 ?? 0) - (first.landedE4 ?? 0), home)
-  return `${least}; ${cheaper.length === 1 ? 'the one that is cheaper' : 'the cheapest'} by ${saved} ${brokenBy(first.broken)}`
+  const which = others.length === 0 ? 'the one that is cheaper' : 'the cheapest'
+  return `${of} that keeps your rules; ${which} by ${saved} ${brokenBy(first.broken)}`
+}
+
+const foundWords = { same: 'same', variant: 'other variant', similar: 'similar' }
+
+/** What an offer is taken for, and by what. */
+export function takenFor({ by, verdict, likeness, judged }: OfferMatch): string {
+  if (judged) return `you: ${judgementWords[judged]}`
+  const alike = likeness && `words ${percent(likeness.words)} alike`
+  const how = by === 'barcode' ? 'same barcode' : likeness?.isTaught ? 'other words for the same' : alike
+  return `${foundWords[verdict]}: ${how ?? 'looked up by you'}`
+}
+
+/** What an offer can be said to be. */
+export const judgementWords: Record<MatchJudgement, string> = {
+  same: 'same',
+  pack: 'other pack',
+  similar: 'similar',
+  no: 'no',
 }
 
 interface CheckWords {

@@ -28,8 +28,17 @@ export interface ClearingRows {
   rows: { row: FindRow; clearance: ItemClearance }[]
 }
 
+/** What a market is to be asked in one go. */
+export interface ToAsk {
+  asked: Asked[]
+  /** items beyond the most that are asked at once; they were not looked at */
+  more: number
+}
+
 /** rows that are told at once */
 const mostRows = 500
+/** items that a market is asked about at once */
+const mostAsked = 5_000
 
 /** What Clearing asks, and the Close look and drafts with it. */
 export function clearingMethods(engine: () => ItemEngine) {
@@ -76,15 +85,23 @@ export function clearingMethods(engine: () => ItemEngine) {
         return { counts, rows }
       },
 
-      /** What is to be asked of a market: of every item of one status the listing there, else another that is known. */
-      async askedOf(_: CallContext, scope: ItemScope, wanted: ListingStatus, market: string): Promise<Asked[]> {
-        const maker = await engine().maker
-        const places = (await statuses(scope)).filter(({ status }) => status === wanted)
-        return places.flatMap(({ place }): Asked[] => {
+      /** What a market is to be asked: of every item that nothing speaks of there the listing on it, else another that is known. */
+      async askedOf(_: CallContext, scope: ItemScope, market: string): Promise<ToAsk> {
+        const [maker, clearer] = [await engine().maker, await clearerNow()]
+        const asked: Asked[] = []
+        let more = 0
+        for (const place of await placesOfScope(engine(), scope)) {
+          if (asked.length === mostAsked) {
+            more++
+            continue
+          }
           const item = maker.at(place, false)
           const listing = item.listings.find((l) => l.market === market) ?? item.listings[0]
-          return listing ? [{ item: item.key, market, id: listing.id, gtin: item.gtin, title: item.title }] : []
-        })
+          if (!listing || maker.corrections.cleared[item.key] || isAnsweredFor(market, clearer.clear(listedOf(item))))
+            continue
+          asked.push({ item: item.key, market, id: listing.id, gtin: item.gtin, title: item.title })
+        }
+        return { asked, more }
       },
     },
     forget: () => lists.forget(),
@@ -119,6 +136,8 @@ function clearanceOf(engine: () => ItemEngine, clearerNow: () => Promise<Clearer
   }
 }
 
+const isAnsweredFor = (market: string, { because }: Clearance) =>
+  because.some((entry) => entry.market === null || entry.market === market)
 const listedOf = ({ gtin, brand, category, listings }: Item) => ({ gtin, brand, category, listings })
 
 function withOverruling(clearance: Clearance, { corrections }: ItemMaker, key: string): ItemClearance {

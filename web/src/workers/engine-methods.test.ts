@@ -8,7 +8,7 @@ import { openDatabase } from '@/storage/database'
 import type { RestingColumn } from '@/storage/schema'
 import { listImports } from '@/storage/imports'
 import { engineMethods } from './engine-methods'
-import type { ClearingRows } from './clearing-methods'
+import type { ClearingRows, ToAsk } from './clearing-methods'
 
 const bench = testBench()
 const engine = inPlace(engineMethods)
@@ -112,9 +112,14 @@ test('whether items may be listed, each by the entries that speak of it', async 
   ])
   const [one] = ((await engine.call('clearingRows', [{ of: 'found' }, 'restricted'])) as ClearingRows).rows
   expect(one?.row.key).toBe('Marrowgate/A3')
-  expect(await engine.call('askedOf', [{ of: 'all' }, 'unknown', 'Marrowgate'])).toEqual([
-    { item: 'Marrowgate/A5', market: 'Marrowgate', id: 'A5', gtin: null, title: 'Kneeling pad 45 x 28 cm, grey' },
-  ])
+  const pad = { item: 'Marrowgate/A5', id: 'A5', gtin: null, title: 'Kneeling pad 45 x 28 cm, grey' }
+  expect(await engine.call('askedOf', [{ of: 'all' }, 'Marrowgate'])).toEqual({
+    asked: [{ ...pad, market: 'Marrowgate' }],
+    more: 0,
+  })
+  // what one market allows is still to be asked of another
+  const elsewhere = (await engine.call('askedOf', [{ of: 'all' }, 'Gavelhop'])) as ToAsk
+  expect(elsewhere.asked.map((a) => a.item)).toEqual(['Marrowgate/A1', 'Marrowgate/A3', 'Marrowgate/A5'])
   expect(await engine.call('allowed', ['Marrowgate/A3'])).toMatchObject({
     because: [{ what: 'bird bath', note: 'ask first' }],
   })

@@ -150,8 +150,7 @@ export class EngineState {
   async #follow(before: ItemMaker, load: Load): Promise<ItemMaker> {
     const { rules, corrections } = load.settled
     const { catalog, sameAs } = await this.#changeOf(before, load)
-    const isSameListings = catalog.listings === before.catalog.listings
-    const maker = new ItemMaker(catalog, rules, corrections, isSameListings ? before.index() : null)
+    const maker = new ItemMaker(catalog, rules, corrections, before)
     touchedInPlace(sameAs, before, maker)
     const figures = await renewFigures(this.#figures(), maker, sameAs, {
       ...part(load.context, 0.6, 0.4),

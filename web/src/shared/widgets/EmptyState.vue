@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** What stands in place of content: what is the matter, and what to do next. */
-defineProps<{ title?: string; role?: 'alert' | 'status' }>()
+defineProps<{ title?: string; role?: 'alert' | 'status'; /** it stands for the whole page */ whole?: boolean }>()
 </script>
 
 <template>
   <div class="state" :role="role">
-    <h2 v-if="title">{{ title }}</h2>
+    <component :is="whole ? 'h1' : 'h2'" v-if="title">{{ title }}</component>
     <slot />
   </div>
 </template>

@@ -26,20 +26,20 @@ const forms = [
   { value: 'title', label: 'titles' },
 ]
 const markets = computed(() => workspace.summary.markets.map((m) => ({ value: m, label: m })))
-const unknown = computed(() => clearing.found?.counts.unknown ?? 0)
+const unknown = computed(() => clearing.toAsk?.asked ?? [])
 async function copyOut() {
-  const asked = await clearing.toAsk()
-  const lines = identifiersOf(asked, form.value)
+  const lines = identifiersOf(unknown.value, form.value)
   await copy(lines.join('\n'))
-  const without = asked.length - lines.length
+  const without = unknown.value.length - lines.length
   message.success(
     `${plural(lines.length, 'line')} copied${without > 0 ? `; ${plural(without, 'item')} without one, or alike` : ''}`,
   )
 }
 const [isOpen, text, fault] = [ref(false), ref(''), ref('')]
 const asked = ref<readonly Asked[]>([])
-async function openPaste() {
-  asked.value = await clearing.toAsk()
+function openPaste() {
+  // what was asked stays as it is while answers come in
+  asked.value = unknown.value
   text.value = fault.value = ''
   isOpen.value = true
 }
@@ -63,23 +63,28 @@ async function take() {
 <template>
   <section class="panel ask" aria-label="Ask a market">
     <h2>Ask a market</h2>
-    <p class="small quiet">{{ plural(unknown, 'item') }} of these {{ unknown === 1 ? 'is' : 'are' }} unknown.</p>
     <HouseSelect
       label="Market that is asked"
       :model-value="clearing.asked"
       :options="markets"
       @update:model-value="(m) => (clearing.market = m)"
     />
+    <p class="small quiet" role="status">
+      {{ clearing.toAsk ? `Of ${plural(unknown.length, 'item')} nothing is known there.` : 'Looking …'
+      }}<template v-if="clearing.toAsk?.more">
+        {{ plural(clearing.toAsk.more, 'other', 'others') }} wait until these are answered.</template
+      >
+    </p>
     <HouseSelect
       label="What is copied"
       :model-value="form"
       :options="forms"
       @update:model-value="(f) => f !== null && (form = f as IdentifierForm)"
     />
-    <NButton size="small" type="primary" :disabled="unknown === 0 || !isSupported" @click="copyOut"
+    <NButton size="small" type="primary" :disabled="unknown.length === 0 || !isSupported" @click="copyOut"
       >Copy what is unknown</NButton
     >
-    <NButton size="small" :disabled="unknown === 0" @click="openPaste">Paste the answers …</NButton>
+    <NButton size="small" :disabled="unknown.length === 0" @click="openPaste">Paste the answers …</NButton>
     <HouseModal v-model:show="isOpen" :title="`What does ${clearing.asked} say?`" :width="640">
       <form class="paste" @submit.prevent="take">
         <p class="small quiet">

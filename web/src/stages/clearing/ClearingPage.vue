@@ -3,9 +3,10 @@ import { NButton } from 'naive-ui'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import type { ListingStatus } from '@sickle/core/clear'
-import { count, percent, plural } from '@/shared/format'
+import { count, plural } from '@/shared/format'
 import { useWorkspace } from '@/shared/stores/workspace'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
+import StageState from '@/shared/widgets/StageState.vue'
 import ViewChoice from '@/shared/widgets/ViewChoice.vue'
 import AskMarket from './AskMarket.vue'
 import AvoidList from './AvoidList.vue'
@@ -41,18 +42,12 @@ const more = computed(() => {
 
 <template>
   <div class="clearing">
-    <EmptyState v-if="workspace.state === 'failed'" class="all" role="alert" title="Clearing could not be worked out">
-      <p>{{ workspace.failure }}</p>
-      <NButton @click="workspace.reload()">Try again</NButton>
-    </EmptyState>
-    <EmptyState v-else-if="workspace.empty" class="all" title="Nothing is gathered yet">
-      <p class="quiet">Bring in a market's listings, and what of them may be listed is told here.</p>
-      <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
-    </EmptyState>
-    <EmptyState v-else-if="!clearing.found" class="all" role="status" title="Clearing">
-      <p class="quiet">Working the items out … {{ percent(workspace.progress) }}</p>
-    </EmptyState>
-    <template v-else>
+    <StageState
+      stage="Clearing"
+      class="all"
+      :ready="clearing.found !== null"
+      bring="Bring in a market's listings, and what of them may be listed is told here."
+    >
       <section class="panel main" aria-label="May they be listed?">
         <header>
           <h1>Clearing</h1>
@@ -87,7 +82,7 @@ const more = computed(() => {
           </p>
         </section>
       </aside>
-    </template>
+    </StageState>
   </div>
 </template>
 

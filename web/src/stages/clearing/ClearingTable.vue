@@ -45,6 +45,11 @@ function besides({ clearance: { because } }: Row): string {
   const [first, ...more] = because
   return `${first?.note ? ` ${first.note}` : ''}${more.length > 0 ? `, and ${more.length} more` : ''}`
 }
+/** the markets that say so, where it is said of single markets alone */
+function whereOf({ clearance: { status, because, overruled } }: Row): string {
+  const [first, ...others] = [...new Set(because.filter((e) => e.status === status).map((e) => e.market))]
+  return overruled || first === undefined || [first, ...others].includes(null) ? '' : [first, ...others].join(', ')
+}
 const whenOf = (at: number) => dayInWords(Math.floor(at / 86_400_000))
 </script>
 
@@ -56,7 +61,7 @@ const whenOf = (at: number) => dayInWords(Math.floor(at / 86_400_000))
         <th>May it be listed?</th>
         <th>Which line says so</th>
         <th>Looked up</th>
-        <th />
+        <th><span class="sr-only">Overrule</span></th>
       </tr>
     </thead>
     <tbody>
@@ -74,6 +79,7 @@ const whenOf = (at: number) => dayInWords(Math.floor(at / 86_400_000))
             ><span aria-hidden="true">{{ statusWords[r.clearance.status].sign }}&ensp;</span
             >{{ statusWords[r.clearance.status].label }}</span
           >
+          <div v-if="whereOf(r)" class="quiet small">on {{ whereOf(r) }}</div>
         </td>
         <td>
           <div v-if="r.clearance.overruled">you: {{ r.clearance.overruled.reason }}</div>

@@ -31,8 +31,12 @@ export const useClearing = defineStore('clearing', () => {
       ? null
       : services.engine.call('clearingRows', [scope.value, wanted.value === 'any' ? null : wanted.value]),
   )
-  /** What a market is to be asked about: of every unknown item of the scope its listing there. */
-  const toAsk = () => services.engine.call('askedOf', [scope.value, 'unknown', asked.value])
+  /** What a market is to be asked about: every item of the scope that nothing speaks of there. */
+  const toAsk = useLatest(
+    [scope, asked, () => workspace.version],
+    async () => (workspace.version === 0 ? null : services.engine.call('askedOf', [scope.value, asked.value])),
+    { isClearedFirst: true },
+  )
   return { of, wanted, market, asked, found, toAsk }
 })
 

@@ -1,14 +1,12 @@
 <script setup lang="ts">
-import { NButton, NInput } from 'naive-ui'
+import { NInput } from 'naive-ui'
 import { computed, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { percent } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useTrail } from '@/shared/stores/trail'
-import { useWorkspace } from '@/shared/stores/workspace'
 import { useFollow } from '@/shared/use-follow'
 import { useKeys } from '@/shared/use-keys'
-import EmptyState from '@/shared/widgets/EmptyState.vue'
+import StageState from '@/shared/widgets/StageState.vue'
 import BranchTable from './BranchTable.vue'
 import CategoryIcicle from './CategoryIcicle.vue'
 import TermPanel from './TermPanel.vue'
@@ -19,7 +17,6 @@ import { useDemand } from './demand-store'
 import BareButton from '@/shared/widgets/BareButton.vue'
 
 const demand = useDemand()
-const workspace = useWorkspace()
 const rules = useRules()
 const trail = useTrail()
 const follow = useFollow()
@@ -77,19 +74,12 @@ useKeys('Demand', [
 
 <template>
   <div class="demand">
-    <EmptyState v-if="workspace.state === 'failed'" class="all" role="alert" title="Demand could not be worked out">
-      <p>{{ workspace.failure }}</p>
-      <NButton @click="workspace.reload()">Try again</NButton>
-    </EmptyState>
-    <EmptyState v-else-if="workspace.empty" class="all" title="Nothing is gathered yet">
-      <p class="quiet">Bring in a market's listings and its search terms, or the demo, and demand shows here.</p>
-      <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
-    </EmptyState>
-    <EmptyState v-else-if="!demand.tree" class="all" role="status">
-      <h1 class="sr-only">Demand</h1>
-      <p class="quiet">Working the items out … {{ percent(workspace.progress) }}</p>
-    </EmptyState>
-    <template v-else>
+    <StageState
+      stage="Demand"
+      class="all"
+      :ready="demand.tree !== null"
+      bring="Bring in a market's listings and its search terms, or the demo, and demand shows here."
+    >
       <section class="half" aria-label="Categories">
         <div class="panel top">
           <header class="row-gap">
@@ -126,7 +116,7 @@ useKeys('Demand', [
           </header>
           <CategoryIcicle
             class="fill"
-            :branches="demand.tree.branches"
+            :branches="demand.tree?.branches ?? []"
             :from="demand.branch"
             :best="best"
             :home="rules.home"
@@ -138,7 +128,7 @@ useKeys('Demand', [
             v-if="demand.here && demand.here.items > 0"
             :here="demand.here"
             :below="demand.below"
-            :branches="demand.tree.branches"
+            :branches="demand.tree?.branches ?? []"
             :home="rules.home"
             @walk="walk"
             @finds="follow.branchItems"
@@ -199,7 +189,7 @@ useKeys('Demand', [
           </p>
         </div>
       </section>
-    </template>
+    </StageState>
   </div>
 </template>
 

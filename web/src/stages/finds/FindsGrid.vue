@@ -50,10 +50,20 @@ async function unfold(key: string) {
   }
   unfolded.value = next
 }
-// What was shown may be worked out anew.
+// What is shown was worked out anew: it stays open with what it is now.
 watch(
   () => workspace.version,
-  () => (unfolded.value = new Map()),
+  async () => {
+    const keys = [...unfolded.value.keys()]
+    const items = await Promise.all(keys.map((key) => services.engine.call('item', [key])))
+    const now = new Map(unfolded.value)
+    keys.forEach((key, i) => {
+      const item = items[i]
+      if (!item) now.delete(key)
+      else if (now.has(key)) now.set(key, item)
+    })
+    unfolded.value = now
+  },
 )
 /** What is pointed at, larger. */
 const peek = ref<{ row: FindRow; top: number; left: number } | null>(null)

@@ -3,12 +3,12 @@ import { NButton, NInput } from 'naive-ui'
 import { nextTick, onMounted, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { measures } from '@sickle/core/engine'
-import { count, percent } from '@/shared/format'
+import { count } from '@/shared/format'
 import { useQuery } from '@/shared/stores/query'
-import { useWorkspace } from '@/shared/stores/workspace'
 import { useFollow } from '@/shared/use-follow'
 import { useKeys } from '@/shared/use-keys'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
+import StageState from '@/shared/widgets/StageState.vue'
 import CloseLook from './CloseLook.vue'
 import ExportFinds from './ExportFinds.vue'
 import FindsGrid from './FindsGrid.vue'
@@ -20,7 +20,6 @@ import HouseSelect from '@/shared/widgets/HouseSelect.vue'
 import { plain } from '@/storage/plain'
 
 const query = useQuery()
-const workspace = useWorkspace()
 const router = useRouter()
 const search = useTemplateRef('search')
 const grid = useTemplateRef('grid')
@@ -120,22 +119,18 @@ useKeys(
       </header>
       <TheComb />
       <LimitChips />
-      <EmptyState v-if="workspace.state === 'failed'" role="alert" title="The items could not be worked out">
-        <p>{{ workspace.failure }}</p>
-        <NButton @click="workspace.reload()">Try again</NButton>
-      </EmptyState>
-      <EmptyState v-else-if="workspace.empty" title="Nothing is gathered yet">
-        <p class="quiet">Bring in a market's file or the demo, and its items show here.</p>
-        <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
-      </EmptyState>
-      <EmptyState v-else-if="!query.answer" role="status">
-        <p class="quiet">Working the items out … {{ percent(workspace.progress) }}</p>
-      </EmptyState>
-      <EmptyState v-else-if="query.answer.matching === 0" title="No item passes all limits">
-        <p class="quiet">Each strip says how many come back without its limit.</p>
-        <NButton @click="query.clear()">Lift all limits</NButton>
-      </EmptyState>
-      <FindsGrid v-else ref="grid" @open="toItem" />
+      <StageState
+        stage="Finds"
+        within
+        :ready="query.answer !== null"
+        bring="Bring in a market's file or the demo, and its items show here."
+      >
+        <EmptyState v-if="query.answer?.matching === 0" title="No item passes all limits">
+          <p class="quiet">Each strip says how many come back without its limit.</p>
+          <NButton @click="query.clear()">Lift all limits</NButton>
+        </EmptyState>
+        <FindsGrid v-else ref="grid" @open="toItem" />
+      </StageState>
     </div>
     <CloseLook
       v-if="query.selected"

@@ -29,6 +29,9 @@ async function setPack(pack: number | null) {
             : `read from “${item.packFrom}”`
       }}</span>
     </p>
-    <OfferList v-if="item.kind !== 'digital'" :item="item" :home="rules.home" />
+    <template v-if="item.kind !== 'digital'">
+      <OfferList :item="item" :home="rules.home" />
+      <RouterLink class="small" :to="`/supply/${encodeURIComponent(item.key)}`">All of them, in Supply</RouterLink>
+    </template>
   </article>
 </template>

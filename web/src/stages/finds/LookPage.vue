@@ -65,7 +65,7 @@ watch(
 </script>
 
 <template>
-  <EmptyState v-if="!item" class="none" title="Close look">
+  <EmptyState v-if="!item" whole class="none" title="Close look">
     <p class="quiet" role="status">
       {{
         workspace.state === 'ready'

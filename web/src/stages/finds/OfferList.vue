@@ -3,10 +3,11 @@ import { computed } from 'vue'
 import type { Item } from '@sickle/core/catalog'
 import { priceLikeness } from '@sickle/core/goods'
 import { findRate } from '@sickle/core/money'
-import type { OfferMatch } from '@sickle/core/supply'
-import { amount, percent } from '@/shared/format'
+import type { MatchJudgement, OfferMatch } from '@sickle/core/supply'
+import { amount } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
+import { takenFor } from '@/shared/supply-words'
 import PackStepper from '@/shared/widgets/PackStepper.vue'
 import PictureLikeness from '@/shared/widgets/PictureLikeness.vue'
 import BareButton from '@/shared/widgets/BareButton.vue'
@@ -17,10 +18,6 @@ const workspace = useWorkspace()
 const chosen = computed(() => rules.corrections.offers[item.key])
 const offers = computed(() => item.offers.slice(0, 5))
 const packOf = (m: OfferMatch) => rules.corrections.packs[m.offer.key] ?? m.offer.pack
-const why = (m: OfferMatch) =>
-  m.by === 'barcode'
-    ? 'same barcode'
-    : `words ${percent(m.likeness?.words ?? 0)} alike${m.likeness?.clashes.length ? `; differs: ${m.likeness.clashes.join('; ').replaceAll('#', '')}` : ''}`
 /** What speaks against an offer by its price; '' where nothing does, or a rate is not known. */
 function priceDoubt(m: OfferMatch): string {
   const rate = m.offer.currency === null ? null : findRate(m.offer.currency, rules.home, rules.rules.rates)
@@ -30,9 +27,12 @@ function priceDoubt(m: OfferMatch): string {
   if (!found || found.isPlausible) return ''
   return found.ratio > 1 ? '; a piece costs more than it sells for' : '; so cheap that it is hardly the same'
 }
-const verdicts = { same: 'same', variant: 'other variant', similar: 'similar' }
-async function choose(key: string | null) {
-  await rules.setOffer(item.key, key)
+async function judge(m: OfferMatch, judgement: MatchJudgement | null) {
+  await rules.judge(item.key, m.offer.key, judgement)
+  await workspace.follow()
+}
+async function letRulesChoose() {
+  await rules.setOffer(item.key, null)
   await workspace.follow()
 }
 async function setPack(m: OfferMatch, pack: number | null) {
@@ -50,7 +50,7 @@ async function setPack(m: OfferMatch, pack: number | null) {
         >
       </div>
       <div class="small quiet">
-        {{ m.offer.supplier }} · {{ verdicts[m.verdict] }}: {{ why(m) }}{{ priceDoubt(m)
+        {{ m.offer.supplier }} · {{ takenFor(m) }}{{ priceDoubt(m)
         }}<PictureLikeness :mine="item.picture" :other="m.offer.picture" />
       </div>
       <div class="row-gap small">
@@ -64,21 +64,17 @@ async function setPack(m: OfferMatch, pack: number | null) {
           rules.corrections.packs[m.offer.key] ? 'set by you' : m.offer.packFrom ? `“${m.offer.packFrom}”` : 'assumed'
         }}</span>
         <span class="spring" />
-        <BareButton
-          v-if="item.offer?.offer.key === m.offer.key"
-          type="info"
-          class="act"
-          @click="choose(chosen === m.offer.key ? null : '')"
+        <BareButton v-if="m.judged" type="info" class="act" @click="judge(m, null)">Take that back</BareButton>
+        <BareButton v-else-if="item.offer?.offer.key === m.offer.key" type="info" class="act" @click="judge(m, 'no')"
+          >Not the same</BareButton
         >
-          {{ chosen === m.offer.key ? 'Let Sickle choose' : 'Not the same' }}
-        </BareButton>
-        <BareButton v-else type="info" class="act" @click="choose(m.offer.key)">It is the same</BareButton>
+        <BareButton v-else type="info" class="act" @click="judge(m, 'same')">It is the same</BareButton>
       </div>
     </li>
     <li v-if="offers.length === 0" class="quiet small">No offer looks alike.</li>
-    <li v-if="chosen === ''" class="small">
-      You said none of these is the same.
-      <BareButton type="info" class="act" @click="choose(null)">Let Sickle choose</BareButton>
+    <li v-if="chosen !== undefined" class="small">
+      {{ chosen === '' ? 'You said none of these is the same.' : 'You said which is reckoned with.' }}
+      <BareButton type="info" class="act" @click="letRulesChoose">Let the rules choose</BareButton>
     </li>
   </ul>
 </template>

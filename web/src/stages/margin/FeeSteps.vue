@@ -64,6 +64,7 @@ const ways = [
   align-items: center;
 }
 .add {
+  min-height: 24px;
   text-decoration: underline;
 }
 </style>

@@ -62,7 +62,7 @@ useKeys('Margin', [
 <template>
   <div class="margin">
     <MarginPicks class="picks scroll" :current="item?.key ?? ''" />
-    <EmptyState v-if="!item" class="none" title="Margin">
+    <EmptyState v-if="!item" whole class="none" title="Margin">
       <p class="quiet">
         {{
           workspace.state === 'ready'

@@ -1,6 +1,7 @@
 import { computed, toRaw, type Ref } from 'vue'
 import { assumptionsOf, comparable, costOf, lowestOn, type Item } from '@sickle/core/catalog'
 import { ruledPrice } from '@sickle/core/launch'
+import { sharedUnits } from '@sickle/core/verdict'
 import {
   advertisingRoom,
   costSheet,
@@ -41,7 +42,7 @@ export function useCosting(item: Ref<Item | null>, market: Ref<string>) {
   )
   const adverts = computed(() => (inputs.value ? advertisingRoom(inputs.value, price.value) : null))
   const perDay = computed(() =>
-    item.value?.units == null ? null : item.value.units / 30 / (item.value.listings.length + 1),
+    item.value?.units == null ? null : sharedUnits(item.value.units, item.value.listings.length) / 30,
   )
   const back = computed(() =>
     inputs.value && inputs.value.tiers?.length ? payback(inputs.value, price.value, perDay.value) : null,

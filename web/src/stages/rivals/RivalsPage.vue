@@ -5,10 +5,10 @@ import { useRoute, useRouter } from 'vue-router'
 import type { Query } from '@sickle/core/engine'
 import { count } from '@/shared/format'
 import { usePool } from '@/shared/stores/pool'
-import { useWorkspace } from '@/shared/stores/workspace'
 import { useFollow } from '@/shared/use-follow'
 import { useKeys } from '@/shared/use-keys'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
+import StageState from '@/shared/widgets/StageState.vue'
 import NumberField from '@/shared/widgets/NumberField.vue'
 import PasteNames from './PasteNames.vue'
 import RivalsHead from './RivalsHead.vue'
@@ -20,7 +20,6 @@ import StoreTable from './StoreTable.vue'
 import TakeStores from './TakeStores.vue'
 
 const rivals = useRivals()
-const workspace = useWorkspace()
 const pool = usePool()
 const router = useRouter()
 const route = useRoute()
@@ -66,84 +65,82 @@ useKeys('Rivals', [{ key: '/', label: 'Search by name', run: () => search.value?
 
 <template>
   <div ref="page" class="column-page page">
-    <EmptyState v-if="workspace.state === 'failed'" role="alert" title="The stores could not be worked out">
-      <p>{{ workspace.failure }}</p>
-      <NButton @click="workspace.reload()">Try again</NButton>
-    </EmptyState>
-    <EmptyState v-else-if="workspace.empty" title="Nothing is gathered yet">
-      <p class="quiet">Bring a market's listings or a list of stores, and the stores stand here by age and sales.</p>
-      <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
-    </EmptyState>
-    <RivalsHead v-else-if="!rivals.list"><span class="quiet" role="status">Adding up the stores …</span></RivalsHead>
-    <template v-else>
-      <RivalsHead>
-        <span role="status" class="quiet"
-          ><b>{{ count(rivals.found.length) }}</b> of {{ count(rivals.list.count) }} stores,
-          <b>{{ count(rivals.meeting) }}</b> worth a study</span
-        >
-        <NInput
-          ref="search"
-          class="search"
-          size="small"
-          clearable
-          placeholder="Words in the name"
-          :value="rivals.query.words"
-          :input-props="{ 'aria-label': 'Search stores' }"
-          @update:value="(words: string) => rivals.change({ words })"
-          ><template #suffix><kbd>/</kbd></template></NInput
-        >
-        <PasteNames />
-        <TakeStores table="stores" :names="shownNames" :disabled="rivals.found.length === 0" file="stores" />
-      </RivalsHead>
-      <div class="row-gap criteria">
-        <span>Worth a study: at least</span>
-        <NumberField
-          :value="rivals.query.criteria.leastSales"
-          whole
-          :min="1"
-          :max="1e9"
-          label="Least sales since it opened"
-          @change="(leastSales) => rivals.setCriteria({ leastSales })"
-        />
-        <span>sold in at most</span>
-        <NumberField
-          :value="rivals.query.criteria.mostMonths"
-          whole
-          :min="1"
-          :max="600"
-          label="Most months since it opened"
-          @change="(mostMonths) => rivals.setCriteria({ mostMonths })"
-        />
-        <span>months</span>
-        <NCheckbox
-          size="small"
-          :checked="rivals.query.meetsOnly"
-          @update:checked="(meetsOnly: boolean) => rivals.change({ meetsOnly })"
-          >Only these</NCheckbox
-        >
-        <StoreChips />
-      </div>
-      <EmptyState v-if="rivals.list.count === 0" title="No store is named yet">
-        <p class="quiet">
-          What is gathered names no store. Bring listings with a column of who sells them, or a list of stores.
-        </p>
-        <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
-      </EmptyState>
-      <EmptyState v-else-if="rivals.answer && rivals.onField.length === 0" title="No store passes all limits">
-        <NButton @click="rivals.clear()">Lift all limits</NButton>
-      </EmptyState>
+    <StageState
+      stage="Rivals"
+      ready
+      bring="Bring a market's listings or a list of stores, and the stores stand here by age and sales."
+    >
+      <RivalsHead v-if="!rivals.list"><span class="quiet" role="status">Adding up the stores …</span></RivalsHead>
       <template v-else>
-        <div class="two" :class="{ alone: !rivals.opened }">
-          <StoreField class="panel" />
-          <StorePanel
-            v-if="rivals.opened"
-            :key="`${rivals.opened.market}/${rivals.opened.name}`"
-            :store="rivals.opened"
+        <RivalsHead>
+          <span role="status" class="quiet"
+            ><b>{{ count(rivals.found.length) }}</b> of {{ count(rivals.list.count) }} stores,
+            <b>{{ count(rivals.meeting) }}</b> worth a study</span
+          >
+          <NInput
+            ref="search"
+            class="search"
+            size="small"
+            clearable
+            placeholder="Words in the name"
+            :value="rivals.query.words"
+            :input-props="{ 'aria-label': 'Search stores' }"
+            @update:value="(words: string) => rivals.change({ words })"
+            ><template #suffix><kbd>/</kbd></template></NInput
+          >
+          <PasteNames />
+          <TakeStores table="stores" :names="shownNames" :disabled="rivals.found.length === 0" file="stores" />
+        </RivalsHead>
+        <div class="row-gap criteria">
+          <span>Worth a study: at least</span>
+          <NumberField
+            :value="rivals.query.criteria.leastSales"
+            whole
+            :min="1"
+            :max="1e9"
+            label="Least sales since it opened"
+            @change="(leastSales) => rivals.setCriteria({ leastSales })"
           />
+          <span>sold in at most</span>
+          <NumberField
+            :value="rivals.query.criteria.mostMonths"
+            whole
+            :min="1"
+            :max="600"
+            label="Most months since it opened"
+            @change="(mostMonths) => rivals.setCriteria({ mostMonths })"
+          />
+          <span>months</span>
+          <NCheckbox
+            size="small"
+            :checked="rivals.query.meetsOnly"
+            @update:checked="(meetsOnly: boolean) => rivals.change({ meetsOnly })"
+            >Only these</NCheckbox
+          >
+          <StoreChips />
         </div>
-        <StoreTable ref="table" @open="toStore" />
+        <EmptyState v-if="rivals.list.count === 0" title="No store is named yet">
+          <p class="quiet">
+            What is gathered names no store. Bring listings with a column of who sells them, or a list of stores.
+          </p>
+          <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
+        </EmptyState>
+        <EmptyState v-else-if="rivals.answer && rivals.onField.length === 0" title="No store passes all limits">
+          <NButton @click="rivals.clear()">Lift all limits</NButton>
+        </EmptyState>
+        <template v-else>
+          <div class="two" :class="{ alone: !rivals.opened }">
+            <StoreField class="panel" />
+            <StorePanel
+              v-if="rivals.opened"
+              :key="`${rivals.opened.market}/${rivals.opened.name}`"
+              :store="rivals.opened"
+            />
+          </div>
+          <StoreTable ref="table" @open="toStore" />
+        </template>
       </template>
-    </template>
+    </StageState>
   </div>
 </template>
 

@@ -73,7 +73,7 @@ watch(
 </script>
 
 <template>
-  <EmptyState v-if="!store || !isShown" title="Store">
+  <EmptyState v-if="!store || !isShown" whole title="Store">
     <p class="quiet" role="status">
       {{
         workspace.state === 'ready' && store === null

@@ -2,16 +2,15 @@
 import { computed } from 'vue'
 import type { DeskCandidate } from '@sickle/core/catalog'
 import type { MatchJudgement } from '@sickle/core/supply'
-import { amount, currencySign, percent, plural } from '@/shared/format'
+import { amount, currencySign, plural } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
-import { brokenBy } from '@/shared/supply-words'
+import { brokenBy, judgementWords, takenFor } from '@/shared/supply-words'
 import BareButton from '@/shared/widgets/BareButton.vue'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import PackStepper from '@/shared/widgets/PackStepper.vue'
 import PictureLikeness from '@/shared/widgets/PictureLikeness.vue'
 import ProfitFigure from '@/shared/widgets/ProfitFigure.vue'
 import LikenessLine from './LikenessLine.vue'
-import { judgementWords } from './judgement-words'
 import { useSupply } from './supply-store'
 
 /** One candidate beside the wanted item. */
@@ -28,19 +27,7 @@ const rules = useRules()
 const offer = computed(() => candidate.match.offer)
 const judged = computed(() => supply.judgedOf(itemKey, offer.value.key))
 const broken = computed(() => candidate.checks.filter((c) => c.holds === false).map((c) => c.name))
-const found = { same: 'same', variant: 'other variant', similar: 'similar' }
-const seems = computed(() => {
-  const { by, verdict, likeness } = candidate.match
-  const how =
-    by === 'barcode'
-      ? 'same barcode'
-      : !likeness
-        ? 'looked up by you'
-        : likeness.isTaught
-          ? 'other words for the same'
-          : `words ${percent(likeness.words)} alike`
-  return `${found[verdict]}: ${how}`
-})
+const seems = computed(() => takenFor({ ...candidate.match, judged: judged.value }))
 const parts = computed(() => candidate.parts.filter((p) => p.part !== 'brand' || p.speaksFor !== null))
 async function setPack(pack: number | null) {
   await rules.setPack(offer.value.key, pack)
@@ -54,8 +41,9 @@ async function setPack(pack: number | null) {
     <div class="what">
       <BareButton class="title" @click="emit('look')">{{ offer.title }}</BareButton>
       <div class="small quiet">
-        {{ offer.supplier }} · {{ judged ? `you: ${judgementWords[judged]}` : seems
-        }}<PictureLikeness :mine="picture" :other="offer.picture" /><template v-if="isUsed">
+        {{ offer.supplier }} · {{ seems }}<PictureLikeness :mine="picture" :other="offer.picture" /><template
+          v-if="isUsed"
+        >
           · <b class="used">reckoned with</b></template
         >
       </div>
@@ -137,6 +125,7 @@ li.no .title {
 .way {
   border: 1px solid var(--line);
   border-radius: 5px;
+  min-height: 24px;
   padding: 0 6px;
   background: var(--panel);
 }

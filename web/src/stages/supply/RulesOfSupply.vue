@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NCheckbox, NDynamicTags } from 'naive-ui'
+import { NButton, NCheckbox, NInput } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { supplyRulesSchema, type OriginCosts, type SupplyRules } from '@sickle/core/supply'
 import { faultIn } from '@/shared/fault-in'
@@ -7,6 +7,7 @@ import { currencySign } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
 import BareButton from '@/shared/widgets/BareButton.vue'
+import LineField from '@/shared/widgets/LineField.vue'
 import HouseDrawer from '@/shared/widgets/HouseDrawer.vue'
 import NumberField from '@/shared/widgets/NumberField.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'
@@ -36,13 +37,18 @@ const bounds: { name: Bound; label: string; whole: boolean; max: number }[] = [
 const origin = (at: number, some: Partial<OriginCosts>) =>
   change({ imports: now.value.imports.map((o, i) => (i === at ? { ...o, ...some } : o)) })
 const without = (at: number) => change({ imports: now.value.imports.filter((_, i) => i !== at) })
-const addOrigins = (names: string[]) => {
-  const known = new Set(now.value.imports.map((o) => o.origin.toLowerCase()))
-  const fresh = names.filter((n) => !known.has(n.trim().toLowerCase()))
-  void change({
-    imports: [...now.value.imports, ...fresh.map((name) => ({ origin: name.trim(), dutyRatio: 0, importTaxRatio: 0 }))],
+const country = ref('')
+async function addOrigin() {
+  await change({
+    imports: [...now.value.imports, { origin: country.value.trim(), dutyRatio: 0, importTaxRatio: 0 }],
   })
+  if (fault.value === '') country.value = ''
 }
+const namesIn = (typed: string) =>
+  typed
+    .split(/[,;]/)
+    .map((name) => name.trim())
+    .filter((name) => name !== '')
 </script>
 
 <template>
@@ -80,22 +86,22 @@ const addOrigins = (names: string[]) => {
           @update:checked="(stockForLot: boolean) => change({ stockForLot })"
         />
       </div>
-      <h3>Countries it may come from</h3>
-      <NDynamicTags
-        size="small"
-        :value="now.origins"
-        :input-props="{ maxlength: 60 }"
-        @update:value="(origins: string[]) => change({ origins })"
-      />
-      <p v-if="now.origins.length === 0" class="small quiet">None: it may come from anywhere.</p>
-      <h3>Duty and import tax by country</h3>
+      <div class="form">
+        <span>Countries it may come from, all if none</span
+        ><LineField
+          :value="now.origins.join(', ')"
+          label="Countries it may come from"
+          @change="(typed) => change({ origins: namesIn(typed) })"
+        />
+      </div>
+      <h2>Duty and import tax by country</h2>
       <PlainTable aria-label="Duty and import tax by country">
         <thead>
           <tr>
             <th>Country</th>
             <th class="num">Duty, %</th>
             <th class="num">Import tax, %</th>
-            <th />
+            <th><span class="sr-only">Remove</span></th>
           </tr>
         </thead>
         <tbody>
@@ -123,7 +129,15 @@ const addOrigins = (names: string[]) => {
           </tr>
         </tbody>
       </PlainTable>
-      <NDynamicTags size="small" :value="[]" :input-props="{ maxlength: 60 }" @update:value="addOrigins" />
+      <form class="row-gap" @submit.prevent="addOrigin">
+        <NInput
+          v-model:value="country"
+          size="small"
+          placeholder="A country, as offers state it"
+          :input-props="{ 'aria-label': 'A country' }"
+        />
+        <NButton size="small" attr-type="submit" :disabled="country.trim() === ''">Add it</NButton>
+      </form>
       <p class="small quiet">Any other country has the duty and import tax of your costs in Margin.</p>
       <p v-if="fault" class="loss small" role="alert">{{ fault }}</p>
     </div>

@@ -3,13 +3,15 @@ import { NButton } from 'naive-ui'
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { MatchJudgement } from '@sickle/core/supply'
-import { percent, plural } from '@/shared/format'
+import { plural } from '@/shared/format'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
+import StageState from '@/shared/widgets/StageState.vue'
 import CandidateRow from './CandidateRow.vue'
 import DeskHead from './DeskHead.vue'
-import { judgementKeys, judgementWords } from './judgement-words'
+import { judgementWords } from '@/shared/supply-words'
+import { judgementKeys } from './judgement-keys'
 import MatchQueue from './MatchQueue.vue'
 import OfferPane from './OfferPane.vue'
 import RulesOfSupply from './RulesOfSupply.vue'
@@ -70,64 +72,64 @@ useKeys('Supply', [
 
 <template>
   <div class="supply">
-    <EmptyState v-if="workspace.state === 'failed'" class="all" role="alert" title="Supply could not be worked out">
-      <p>{{ workspace.failure }}</p>
-      <NButton @click="workspace.reload()">Try again</NButton>
-    </EmptyState>
-    <EmptyState v-else-if="workspace.version === 0 && !workspace.empty" class="all" role="status" title="Supply">
-      <p class="quiet">Working the items out … {{ percent(workspace.progress) }}</p>
-    </EmptyState>
-    <EmptyState v-else-if="workspace.summary.offers === 0" class="all" title="No supplier offers are gathered yet">
-      <p class="quiet">
-        Bring in a supplier's price list as a file, and what each item could be bought for stands here.
-      </p>
-      <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
-    </EmptyState>
-    <template v-else>
-      <div class="side">
-        <div class="row-gap">
-          <h1>Supply</h1>
-          <NButton size="small" class="rules" @click="rules = true">Rules of choice …</NButton>
-        </div>
-        <MatchQueue />
-      </div>
-      <section class="panel desk" aria-label="Match desk">
-        <template v-if="desk">
-          <DeskHead ref="head" :desk="desk" />
-          <p v-if="desk.candidates.length === 0" class="quiet none">
-            No offer {{ supply.words === '' ? 'looks alike' : `has “${supply.words}”` }}. Try words of your own.
-          </p>
-          <ul v-else ref="list" class="scroll" tabindex="0" :aria-label="plural(desk.candidates.length, 'offer')">
-            <CandidateRow
-              v-for="(c, i) in desk.candidates"
-              :key="c.match.offer.key"
-              :candidate="c"
-              :item-key="desk.item.key"
-              :picture="desk.item.picture"
-              :is-here="supply.candidate === c"
-              :is-used="desk.item.offer?.offer.key === c.match.offer.key"
-              @look="supply.look(i)"
-              @judge="
-                (j) => {
-                  supply.look(i)
-                  void supply.judge(j)
-                }
-              "
-            />
-          </ul>
-          <footer class="small quiet">
-            <span v-for="(label, j) in judgementWords" :key="j"
-              ><kbd>{{ judgementKeys[j].toUpperCase() }}</kbd> {{ label }}</span
-            >
-            <span><kbd>J</kbd> <kbd>K</kbd> offer</span><span><kbd>N</kbd> <kbd>B</kbd> item</span>
-          </footer>
-        </template>
-        <p v-else class="quiet none" role="status">
-          {{ supply.queue ? 'Nothing lies on the desk: choose other items at the left.' : 'Filling the queue …' }}
+    <StageState
+      stage="Supply"
+      class="all"
+      :ready="workspace.version > 0"
+      bring="Bring in a market's listings and a supplier's price list, and what each item could be bought for stands here."
+    >
+      <EmptyState v-if="workspace.summary.offers === 0" class="all" whole title="No supplier offers are gathered yet">
+        <p class="quiet">
+          Bring in a supplier's price list as a file, and what each item could be bought for stands here.
         </p>
-      </section>
-      <OfferPane v-if="desk && supply.candidate" :candidate="supply.candidate" :desk="desk" />
-    </template>
+        <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
+      </EmptyState>
+      <template v-else>
+        <div class="side">
+          <div class="row-gap">
+            <h1>Supply</h1>
+            <NButton size="small" class="rules" @click="rules = true">Rules of choice …</NButton>
+          </div>
+          <MatchQueue />
+        </div>
+        <section class="panel desk" aria-label="Match desk">
+          <template v-if="desk">
+            <DeskHead ref="head" :desk="desk" />
+            <p v-if="desk.candidates.length === 0" class="quiet none">
+              No offer {{ supply.words === '' ? 'looks alike' : `has “${supply.words}”` }}. Try words of your own.
+            </p>
+            <ul v-else ref="list" class="scroll" tabindex="0" :aria-label="plural(desk.candidates.length, 'offer')">
+              <CandidateRow
+                v-for="(c, i) in desk.candidates"
+                :key="c.match.offer.key"
+                :candidate="c"
+                :item-key="desk.item.key"
+                :picture="desk.item.picture"
+                :is-here="supply.candidate === c"
+                :is-used="desk.item.offer?.offer.key === c.match.offer.key"
+                @look="supply.look(i)"
+                @judge="
+                  (j) => {
+                    supply.look(i)
+                    void supply.judge(j)
+                  }
+                "
+              />
+            </ul>
+            <footer class="small quiet">
+              <span v-for="(label, j) in judgementWords" :key="j"
+                ><kbd>{{ judgementKeys[j].toUpperCase() }}</kbd> {{ label }}</span
+              >
+              <span><kbd>J</kbd> <kbd>K</kbd> offer</span><span><kbd>N</kbd> <kbd>B</kbd> item</span>
+            </footer>
+          </template>
+          <p v-else class="quiet none" role="status">
+            {{ supply.queue ? 'Nothing lies on the desk: choose other items at the left.' : 'Filling the queue …' }}
+          </p>
+        </section>
+        <OfferPane v-if="desk && supply.candidate" :candidate="supply.candidate" :desk="desk" />
+      </template>
+    </StageState>
     <RulesOfSupply :show="rules" @close="rules = false" />
   </div>
 </template>
