@@ -6,7 +6,8 @@ export interface CompositeColumn {
   exported: readonly string[]
   /** measures that it shows: they are not offered as columns of their own */
   shown: readonly string[]
-  sortBy: string
+  /** measure that its heading sorts by; null where it shows words alone */
+  sortBy: string | null
 }
 
 export const compositeColumns: readonly CompositeColumn[] = [
@@ -35,6 +36,6 @@ export const compositeColumns: readonly CompositeColumn[] = [
     shown: ['profit', 'margin'],
     sortBy: 'profit',
   },
-  { id: 'clearing', name: 'May be listed', exported: ['clearing'], shown: [], sortBy: 'worth' },
+  { id: 'clearing', name: 'May be listed', exported: ['clearing'], shown: [], sortBy: null },
   { id: 'worth', name: 'Worth', exported: ['worth'], shown: ['worth'], sortBy: 'worth' },
 ]

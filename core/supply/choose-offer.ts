@@ -37,9 +37,12 @@ export function chooseOffer(candidates: readonly Candidate[], said: string | nul
   return { by: chosen === null ? 'nobody' : 'rules', candidates: inTurn, chosen }
 }
 
-/** Candidates that are not dearer and slower than another: what remains is a choice between money and days. Quickest first. */
+/**
+ * Candidates that are not dearer and slower than another: what remains is a choice between money and days. Quickest first; those of
+ * suppliers who are avoided are no choice.
+ */
 export function costAgainstDays(candidates: readonly Candidate[]): Candidate[] {
-  const known = candidates.filter((c) => c.landedE4 !== null && c.days !== null)
+  const known = candidates.filter((c) => c.landedE4 !== null && c.days !== null && !c.broken.includes('avoided'))
   known.sort((a, b) => (a.days as number) - (b.days as number) || costOf(a) - costOf(b))
   let least = Infinity
   return known.filter((c) => {

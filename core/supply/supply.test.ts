@@ -122,6 +122,8 @@ describe('choosing', () => {
     expect(costAgainstDays(all).map((c) => c.key)).toEqual(['quick', 'slow'])
     const tie = [candidate('a', { landedE4: 7, days: 3 }), candidate('b', { landedE4: 6, days: 3 })]
     expect(costAgainstDays(tie).map((c) => c.key)).toEqual(['b'])
+    const avoided = candidate('avoided', { landedE4: 1, days: 1, broken: ['avoided'] })
+    expect(costAgainstDays([avoided, quick]).map((c) => c.key)).toEqual(['quick'])
   })
 })
 

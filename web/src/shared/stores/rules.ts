@@ -4,7 +4,6 @@ import { areFeesAssumed, noCorrections, plainRules, type Corrections, type Selle
 import type { FeeSchedule } from '@sickle/core/margin'
 import { plain } from '@/storage/plain'
 import { useServices } from '@/services/services'
-import { clearingByHand } from './clearing-by-hand'
 import { correctionsByHand } from './corrections'
 import { keptDocument } from './document'
 import { useSteps } from './steps'
@@ -19,8 +18,7 @@ interface Stand {
 /** What the seller settled: money rules, corrections by hand, and the prices set in Margin. Each change is a step that can be taken back. */
 export const useRules = defineStore('rules', () => {
   const { rules, corrections, prices, moved, load, snapshot, step } = useMoneyDocuments()
-  const { correct, ...byHand } = correctionsByHand(corrections, step)
-  const clearing = clearingByHand(corrections, step, useServices().now)
+  const { correct, ...byHand } = correctionsByHand(corrections, step, useServices().now)
 
   /** Rules to begin with, such as the demo's: no step of the seller's. */
   const begin = (next: SellerRules) => rules.set(next)
@@ -58,7 +56,6 @@ export const useRules = defineStore('rules', () => {
     set,
     setSchedule,
     ...byHand,
-    ...clearing,
     useForAll,
     setPrice,
     priceOf,

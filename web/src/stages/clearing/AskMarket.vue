@@ -9,7 +9,7 @@ import { useWorkspace } from '@/shared/stores/workspace'
 import BareButton from '@/shared/widgets/BareButton.vue'
 import HouseModal from '@/shared/widgets/HouseModal.vue'
 import HouseSelect from '@/shared/widgets/HouseSelect.vue'
-import LongText from './LongText.vue'
+import LongText from '@/shared/widgets/LongText.vue'
 import { statusWords } from './status-words'
 import { useBringAnswers, useClearing } from './clearing-store'
 

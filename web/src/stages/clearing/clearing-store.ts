@@ -3,10 +3,9 @@ import { computed, ref } from 'vue'
 import { answerFields, answersFile, type ListingStatus, type PastedAnswer } from '@sickle/core/clear'
 import { isoDay } from '@sickle/core/identity'
 import { useServices } from '@/services/services'
-import { useJobs } from '@/shared/stores/jobs'
+import { useBringText } from '@/shared/stores/bring-text'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useWorkspace } from '@/shared/stores/workspace'
-import { useWriteLock } from '@/shared/stores/write-lock'
 import { useLatest } from '@/shared/use-latest'
 import type { ItemScope } from '@/workers/item-scope'
 
@@ -40,25 +39,19 @@ export const useClearing = defineStore('clearing', () => {
   return { of, wanted, market, asked, found, toAsk }
 })
 
-/** Brings pasted answers in as a list of its own, so that the ledger names it and its age is known. */
+/** Brings pasted answers in as a list of its own. */
 export function useBringAnswers() {
   const services = useServices()
-  const jobs = useJobs()
-  const workspace = useWorkspace()
-  const writeLock = useWriteLock()
-  return async (answers: readonly PastedAnswer[]): Promise<void> => {
-    writeLock.assertWriter()
+  const bring = useBringText()
+  return (answers: readonly PastedAnswer[]): Promise<void> => {
     const day = isoDay(Math.floor(services.now() / 86_400_000))
-    const name = `answers of ${answers[0]?.asked.market ?? 'a market'}, ${day}.csv`
-    await jobs.run('Take answers', async ({ signal, report }) => {
-      const file = new File([answersFile(answers, day)], name, { type: 'text/csv' })
-      const { proposal, file: summary } = await services.intake.call('plan', [file, null, services.now()])
-      const columns = answerFields.map((field) => ({ as: 'field' as const, field }))
-      const mapping = { ...proposal.mapping, kind: 'restricted' as const, columns }
-      const about = { id: services.newId(), now: services.now(), demo: false }
-      const { entry } = await services.intake.call('run', [file, summary.sheet, mapping, about], { signal })
-      report(1, `${entry.taken} answers taken`)
+    return bring({
+      name: `answers of ${answers[0]?.asked.market ?? 'a market'}, ${day}.csv`,
+      kind: 'restricted',
+      fields: answerFields,
+      csv: answersFile(answers, day),
+      job: 'Take answers',
+      taken: (n) => `${n} answers taken`,
     })
-    await workspace.renew()
   }
 }

@@ -94,7 +94,15 @@ async function move(step: number) {
   await nextTick()
   box.value?.querySelector<HTMLElement>('[aria-selected="true"]')?.focus({ preventScroll: true })
 }
-function sortBy(by: string) {
+/** How the list is ordered by a column, as assistive technology names it; of one that cannot sort, nothing is said. */
+function orderOf(by: string | null) {
+  const { sort } = query.query
+  if (by === null) return undefined
+  return sort.by !== by ? 'none' : sort.descending ? 'descending' : 'ascending'
+}
+function sortBy(by: string | null) {
+  if (by === null) return
+
   const { sort } = query.query
   query.change({ sort: { by, descending: sort.by === by ? !sort.descending : by !== 'price' } })
 }
@@ -135,11 +143,11 @@ defineExpose({ move, first, titleOf, unfoldSelected })
         :key="c.id"
         role="columnheader"
         :class="[`c-${c.sortBy}`, { left: c.left }]"
-        :aria-sort="
-          query.query.sort.by === c.sortBy ? (query.query.sort.descending ? 'descending' : 'ascending') : 'none'
-        "
+        :aria-sort="orderOf(c.sortBy)"
       >
+        <span v-if="c.sortBy === null" class="still">{{ c.label }}</span>
         <button
+          v-else
           class="bare"
           :title="c.title ?? `Sort by ${c.label.replace('\n', ' ')}`"
           :class="{ on: query.query.sort.by === c.sortBy }"
@@ -194,7 +202,8 @@ defineExpose({ move, first, titleOf, unfoldSelected })
   padding: 5px 10px;
   align-items: end;
 }
-.head button {
+.head button,
+.still {
   line-height: 1.2;
   white-space: pre-line;
 }

@@ -8,7 +8,8 @@ export interface FindColumn {
   /** what it is called where columns are chosen */
   name: string
   width: number
-  sortBy: string
+  /** measure that its heading sorts by; null where it cannot */
+  sortBy: string | null
   left?: boolean
   title?: string
 }
@@ -30,7 +31,7 @@ const looks: Record<string, (sign: string) => Pick<FindColumn, 'label' | 'width'
     width: 62,
     title: 'At the lowest competing price of the market where it earns most',
   }),
-  clearing: () => ({ label: 'May be\nlisted', width: 74, left: true, title: 'Sort by Worth' }),
+  clearing: () => ({ label: 'May be\nlisted', width: 74, left: true }),
   worth: () => ({ label: 'Worth', width: 46 }),
 }
 

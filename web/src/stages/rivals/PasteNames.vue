@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { NButton, NInput } from 'naive-ui'
+import { NButton } from 'naive-ui'
 import { ref } from 'vue'
 import { pastedNames } from '@sickle/core/stores'
 import { plural } from '@/shared/format'
 import BareButton from '@/shared/widgets/BareButton.vue'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
+import LongText from '@/shared/widgets/LongText.vue'
 import { useRivals } from './rivals-store'
 
 /** Names of stores, pasted in from wherever they were noted: those that are known stand alone, the others are told. */
@@ -22,14 +23,7 @@ function take() {
   <HousePopover v-model:show="isOpen" label="Names of stores" placement="bottom-end">
     <template #trigger><BareButton type="info" class="link small">Paste names</BareButton></template>
     <form class="paste" @submit.prevent="take">
-      <NInput
-        v-model:value="text"
-        type="textarea"
-        size="small"
-        :rows="6"
-        placeholder="One name a line"
-        :input-props="{ 'aria-label': 'Names of stores' }"
-      />
+      <LongText v-model="text" label="Names of stores" :rows="6" placeholder="One name a line" />
       <NButton size="small" type="primary" attr-type="submit" :disabled="text.trim() === ''">Show these</NButton>
     </form>
   </HousePopover>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { NButton, NInput } from 'naive-ui'
+import { NButton } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { pastedGoods } from '@sickle/core/own'
 import { plural } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
 import BareButton from '@/shared/widgets/BareButton.vue'
 import HouseModal from '@/shared/widgets/HouseModal.vue'
+import LongText from '@/shared/widgets/LongText.vue'
 import { useBringOwn } from './bring-own'
 
 /** My own goods as a pasted list of barcodes and titles. It rests as an import like any other, and the next list takes its place. */
@@ -31,13 +32,11 @@ async function take() {
   <HouseModal v-model:show="isOpen" title="What do I sell?" :width="620">
     <form class="paste" @submit.prevent="take">
       <p class="small quiet">One thing a line: a barcode, a title, or both. The list before it is replaced.</p>
-      <NInput
-        v-model:value="text"
-        type="textarea"
-        size="small"
+      <LongText
+        v-model="text"
+        label="My goods, one a line"
         :rows="12"
         placeholder="4006381333931  Hanging seed feeder, 30 cm, green"
-        :input-props="{ 'aria-label': 'My goods, one a line' }"
       />
       <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>
       <div class="row-gap">

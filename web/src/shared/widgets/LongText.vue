@@ -2,7 +2,7 @@
 import { NInput } from 'naive-ui'
 
 /** Many lines that are pasted or typed. */
-defineProps<{ label: string; placeholder: string }>()
+withDefaults(defineProps<{ label: string; placeholder: string; rows?: number }>(), { rows: 10 })
 const text = defineModel<string>({ required: true })
 </script>
 
@@ -11,7 +11,7 @@ const text = defineModel<string>({ required: true })
     v-model:value="text"
     type="textarea"
     size="small"
-    :rows="10"
+    :rows="rows"
     :placeholder="placeholder"
     :input-props="{ 'aria-label': label }"
   />
