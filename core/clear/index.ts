@@ -1,3 +1,4 @@
+export { identifiersOf, type Asked, type IdentifierForm } from './asked'
 export * from './clear-entry'
 export * from './clear-items'
 export * from './clearer'

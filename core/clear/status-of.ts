@@ -19,14 +19,20 @@ const meaningOf = (word: string): Meaning | null =>
 const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
 
 /**
- * What an entry's own words come to. A negation turns them: 'not restricted' is allowed, 'not allowed' is restricted, 'no approval
- * needed' is allowed. Words that say nothing of it, or say both, are 'unknown'.
+ * What an entry's own words come to. A negation turns the words of its clause: 'not restricted' is allowed, 'not allowed' is restricted, 'no
+ * approval needed' is allowed. Words that say nothing of it, or say both, are 'unknown'; leave that must be asked for is 'needs approval'.
  */
 export function statusOf(words: string): ListingStatus {
-  const told =
-    plain(words.slice(0, 500))
-      .replace(/n['’]t\b/g, ' not')
-      .match(/\p{L}+/gu) ?? []
+  const clauses = plain(words.slice(0, 500))
+    .replace(/n['’]t\b/g, ' not')
+    .split(/[()[\],.;:!–—]|\bbut\b/u)
+  const told = [...new Set(clauses.map(ofClause))].filter((t) => t !== 'unknown')
+  if (told.length <= 1) return told[0] ?? 'unknown'
+  return told.includes('needs approval') ? 'needs approval' : 'unknown'
+}
+
+function ofClause(clause: string): ListingStatus {
+  const told = clause.match(/\p{L}+/gu) ?? []
   const meant = told.map(meaningOf)
   const says = (meaning: Meaning) => meant.includes(meaning)
   if (says('ask')) return says('not') && !says('allow') ? 'allowed' : 'needs approval'
