@@ -9,7 +9,8 @@ import { demoWorld, farStoreList, shopList } from './demo-stores'
 import { mayListFile } from './demo-may-list'
 import { ownFile } from './demo-own'
 import type { World } from './world'
-import type { StandinListing } from './things'
+import { chance } from './random'
+import type { StandinListing, StandinOffer } from './things'
 
 /** A demo file before it is put into bytes; `rows` become a spreadsheet. */
 export interface DemoFile {
@@ -173,6 +174,17 @@ function weekly(list: StandinListing[], world: World): string {
   return delimited([['SKU', 'Week starting', 'Units'], ...rows], ',')
 }
 
+/** What a pack weighs and measures, by what it costs; one supplier in six does not say. Chance of its own: nothing else follows from it. */
+function parcelOf({ id, goods, pack, facts }: StandinOffer): [number | null, string | null] {
+  const random = chance(Number(id.slice(3)))
+  if (facts.name.length % 6 === 0) return [null, null]
+  const kg = Math.max(0.02, 0.11 * (goods.pieceCost * pack) ** 0.75 * Math.exp(0.25 * random.normal()))
+  // most goods are lighter than their parcel is large
+  const side = Math.cbrt(kg * 5000 * Math.exp(0.3 + 0.5 * random.normal()))
+  const sides = [1.5, 1, 0.67].map((share) => Math.max(1, Math.round(side * share)))
+  return [Math.round(kg * 100) / 100, sides.join(' x ')]
+}
+
 function quaymaster(world: World): DemoFile {
   const head = [
     'Offer ID',
@@ -186,6 +198,8 @@ function quaymaster(world: World): DemoFile {
     'Delivery',
     'Lead time',
     'Ships from',
+    'Weight (kg)',
+    'Parcel size (cm)',
     'Stock',
     'Orders',
     'Rating',
@@ -204,6 +218,7 @@ function quaymaster(world: World): DemoFile {
     o.delivery,
     o.lead,
     o.shipsFrom,
+    ...parcelOf(o),
     o.stock,
     o.orders,
     o.rating,

@@ -1,7 +1,8 @@
-import type { OfferMatch } from '../supply'
+import type { CostInputs } from '../margin'
+import type { Offer, OfferMatch } from '../supply'
 import type { Assumption } from './assumption'
 import type { Item } from './item'
-import { areFeesAssumed } from './item-costs'
+import { areFeesAssumed, isWeightMissing } from './item-costs'
 import type { Corrections, SellerRules } from './rules'
 
 interface Rests {
@@ -20,12 +21,15 @@ export function assumptionsOf(
   const isBought = kind !== 'digital' && offer !== null && own?.tiers === undefined
   return [
     ...(areFeesAssumed(rules, market) && own?.fees === undefined ? (['fees'] as const) : []),
-    ...(isBought && offer.offer.deliveryE4 === null && own?.supplierDeliveryE4 === undefined
-      ? (['delivery'] as const)
-      : []),
+    ...(isBought && isDeliveryUnknown(offer.offer, rules, own) ? (['delivery'] as const) : []),
     ...(isBought && !arePacksKnown(item, offer, corrections) ? (['pack'] as const) : []),
   ]
 }
+
+/** Of an order, or of its weight where freight goes by that. */
+const isDeliveryUnknown = (offer: Offer, rules: SellerRules, own: Partial<CostInputs> | undefined) =>
+  (offer.deliveryE4 === null && own?.supplierDeliveryE4 === undefined) ||
+  (isWeightMissing(offer, rules) && own?.chargedKg === undefined)
 
 /** Pieces are known where a barcode or the seller says that both are the same pack, or where both packs are read or set. */
 function arePacksKnown(

@@ -1,6 +1,7 @@
-import type { Offer } from '../supply'
+import type { Offer, OfferMatch } from '../supply'
+import { assumptionsOf } from './assumptions'
 import { itemCost, type CostBasis } from './item-costs'
-import { plainRules, type SellerRules } from './rules'
+import { noCorrections, plainRules, type SellerRules } from './rules'
 
 const rules: SellerRules = {
   ...plainRules('EUR'),
@@ -15,6 +16,8 @@ const offer = {
   ],
   deliveryE4: 25_000,
   minOrder: 6,
+  weightG: null,
+  box: null,
 } as unknown as Offer
 const costs = (some: Partial<CostBasis>) =>
   itemCost({ rules, market: 'Marrowgate', kind: 'physical', offer, packs: { sold: 2, bought: 4 }, ...some })
@@ -67,4 +70,33 @@ test('files cost nothing to make, to send or to take back', () => {
     storagePerMonthE4: 0,
     costPerReturnE4: 0,
   })
+})
+
+test('freight by weight is charged for the greater of weight and size; an offer that says neither is told of', () => {
+  const byWeight = { ...rules, costs: { ...rules.costs, freightPerKgE4: 45_000 } }
+  const heavy = costs({ rules: byWeight, offer: { ...offer, weightG: 800, box: [40, 30, 20] } })
+  expect(heavy.inputs.chargedKg).toBe(4.8)
+  const silent = costs({ rules: byWeight })
+  expect(silent.inputs.chargedKg).toBe(0)
+  expect(silent.notes).toContain("the offer's weight is not stated, freight by weight taken as 0")
+  expect(costs({}).notes).toEqual(expect.not.arrayContaining([expect.stringContaining('weight')]))
+  const other = { ...byWeight, supply: { ...byWeight.supply, volumetricDivisor: 6000 } }
+  expect(costs({ rules: other, offer: { ...offer, box: [40, 30, 20] } }).inputs.chargedKg).toBe(4)
+})
+
+test('an unknown weight marks the profit where freight goes by it, and not otherwise', () => {
+  const item = {
+    key: 'a',
+    kind: 'physical' as const,
+    packFrom: '2 pack',
+    offer: { by: 'barcode', offer } as OfferMatch,
+  }
+  const by = (freightPerKgE4: number, own = {}) =>
+    assumptionsOf(item, 'Marrowgate', {
+      rules: { ...rules, costs: { ...rules.costs, freightPerKgE4 } },
+      corrections: { ...noCorrections, costs: { a: own } },
+    })
+  expect(by(0)).toEqual(['fees'])
+  expect(by(45_000)).toEqual(['fees', 'delivery'])
+  expect(by(45_000, { chargedKg: 1 })).toEqual(['fees'])
 })

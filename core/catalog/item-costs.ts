@@ -1,4 +1,4 @@
-import { assumedFees, assumedFeesWords, blankInputs, type CostInputs } from '../margin'
+import { assumedFees, assumedFeesWords, blankInputs, chargedKg, type CostInputs } from '../margin'
 import { convert, findRate } from '../money'
 import { importsFrom, type Offer } from '../supply'
 import type { Item } from './item'
@@ -82,6 +82,8 @@ function fromRules({ rules, market, kind, offer, packs }: Omit<CostBasis, 'own'>
   const imports = importsFrom(rules.supply, offer.shipsFrom)
   if (imports) Object.assign(inputs, { dutyRatio: imports.dutyRatio, importTaxRatio: imports.importTaxRatio })
   inputs.orderQuantity = Math.max(inputs.orderQuantity, kind === 'printed' ? 1 : offer.minOrder)
+  inputs.chargedKg = weightCharged(offer, rules) ?? 0
+  if (isWeightMissing(offer, rules)) notes.push("the offer's weight is not stated, freight by weight taken as 0")
   const currency = offer.currency
   if (currency === null || !findRate(currency, home, rules.rates)) {
     notes.push(`no rate for the offer's currency (${currency ?? 'not stated'})`)
@@ -93,6 +95,12 @@ function fromRules({ rules, market, kind, offer, packs }: Omit<CostBasis, 'own'>
   else inputs.supplierDeliveryE4 = convert({ e4: offer.deliveryE4, currency }, home, rules.rates).e4
   return { inputs, notes }
 }
+
+const weightCharged = (offer: Offer, rules: SellerRules) => chargedKg(offer, rules.supply.volumetricDivisor)
+
+/** Whether freight goes by weight, and nobody says what the goods weigh. */
+export const isWeightMissing = (offer: Offer, rules: SellerRules): boolean =>
+  rules.costs.freightPerKgE4 > 0 && weightCharged(offer, rules) === null
 
 function scaleFee<
   T extends { fixedE4: number; minE4: number | null; maxE4: number | null; steps: { fromE4: number; ratio: number }[] },

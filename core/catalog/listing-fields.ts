@@ -3,7 +3,7 @@ import type { listings } from '../records'
 
 /** Every field that a record of a listing has, as the compiler knows it. */
 type DeclaredField = (typeof listings)['fields'][number]
-type NumericType = 'money' | 'count' | 'ratio' | 'rating' | 'day' | 'lead'
+type NumericType = 'money' | 'count' | 'ratio' | 'rating' | 'day' | 'lead' | 'weight'
 type ValueOf<T extends FieldType> = T extends NumericType ? number : string
 
 /** What the fields of the table say of a listing; money in E4 of its own currency. */

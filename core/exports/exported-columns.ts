@@ -1,5 +1,5 @@
 import { isoDay } from '../identity'
-import { keptFields, recordKind, type FieldType, type KindName } from '../records'
+import { isNumeric, keptFields, recordKind, type FieldType, type KindName } from '../records'
 import { tiersFromText } from '../notation'
 import { numberAt, numbers, textAt, textColumn, type Table } from '../tables'
 
@@ -39,12 +39,12 @@ export function exportedColumns(tables: readonly Table[], kind: KindName): Expor
 function exportedType(type: FieldType): ExportedColumn['type'] {
   if (type === 'day') return 'date'
   if (type === 'count' || type === 'lead') return 'integer'
-  return type === 'money' || type === 'ratio' || type === 'rating' ? 'number' : 'text'
+  return ['money', 'ratio', 'rating'].includes(type) ? 'number' : 'text'
 }
 
 function valuesOf(table: Table, name: string, type: FieldType): (string | number | null)[] {
   const rows = Array.from({ length: table.rows }, (_, row) => row)
-  if (['money', 'count', 'ratio', 'rating', 'day', 'lead'].includes(type)) {
+  if (isNumeric(type)) {
     const values = numbers(table, name)
     return rows.map((row) => shown(numberAt(values, row), type))
   }
@@ -58,6 +58,7 @@ function valuesOf(table: Table, name: string, type: FieldType): (string | number
 function shown(value: number | null, type: FieldType): string | number | null {
   if (value === null) return null
   if (type === 'day') return isoDay(value)
+  if (type === 'weight') return `${value} g`
   return type === 'money' ? value / 1e4 : value
 }
 

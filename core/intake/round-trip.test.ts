@@ -23,6 +23,10 @@ function valueOf(field: Field, row: number): fc.Arbitrary<string | number | null
       case 'count':
       case 'lead':
         return fc.integer({ min: 0, max: 90 })
+      case 'weight':
+        return fc.integer({ min: 1, max: 90_000 }).map((n) => n / 2)
+      case 'size':
+        return fc.integer({ min: 1, max: 90 }).map((n) => `${n} x ${n / 2} x 7.5 cm`)
       case 'ratio':
         return fc.integer({ min: -4000, max: 9000 }).map((n) => n / 1000)
       case 'rating':

@@ -21,6 +21,9 @@ export interface CostInputs {
   supplierDeliveryE4: number
   /** per supplier's pack */
   inboundFreightE4: number
+  /** freight by weight, and the weight that one supplier's pack is charged for */
+  freightPerKgE4: number
+  chargedKg: number
   /** of goods, delivery and freight together */
   dutyRatio: number
   /** of the same and the duty */

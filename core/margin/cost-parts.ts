@@ -51,6 +51,8 @@ export const costParts: Readonly<Record<keyof CostInputs, CostPart>> = {
   orderQuantity: number('Packs in one order', { goods }),
   supplierDeliveryE4: money('Delivery from supplier', { asked: 'Delivery of an order', goods }),
   inboundFreightE4: money('Inbound freight', { asked: 'Freight a pack', goods }),
+  freightPerKgE4: money('Freight by weight', { asked: 'Freight a kilogram', goods }),
+  chargedKg: number('Weight charged, kg a pack', { format: 'number', schema: span(0, 1e5), blank: 0, goods }),
   dutyRatio: share('Duty', { schema: ratio(5), goods }),
   importTaxRatio: share('Import tax', { goods }),
   importTaxRecoverable: other('Import tax comes back', truth(), true),
@@ -94,7 +96,7 @@ export function blankInputs(currency: string): CostInputs {
 const blank = Object.fromEntries(costNames.map((name) => [name, costParts[name].blank])) as unknown as CostInputs
 
 /** Parts of the costs that a rule is made for; the others go with the item, its offer and its market. */
-const ofOneSale = ['currency', 'tiers', 'fees', 'packSold', 'packBought', 'supplierDeliveryE4'] as const
+const ofOneSale = ['currency', 'tiers', 'fees', 'packSold', 'packBought', 'supplierDeliveryE4', 'chargedKg'] as const
 export type RuleCosts = Omit<CostInputs, (typeof ofOneSale)[number]>
 
 /** Of something that is there for each part what is there for those that a rule is made for. */

@@ -163,7 +163,7 @@ function goodsLines(inputs: CostInputs, put: Put, exact: boolean): Goods {
   const unit = tiers === null ? null : (tierPrice(tiers, orderQuantity) ?? 0)
   const goods = unit === null ? null : (unit * packSold) / packBought
   const delivery = free ? 0 : (inputs.supplierDeliveryE4 * packSold) / (packBought * orderQuantity)
-  const freight = free ? 0 : inputs.inboundFreightE4 * pieces
+  const freight = free ? 0 : (inputs.inboundFreightE4 + inputs.freightPerKgE4 * inputs.chargedKg) * pieces
   const before = goods === null ? null : goods + delivery + freight
   const duty = before === null ? null : before * inputs.dutyRatio
   const importTax = before === null || duty === null ? null : (before + duty) * inputs.importTaxRatio

@@ -1,11 +1,20 @@
 import { readFileSync } from 'node:fs'
-import { blankInputs, landedByQuantity, payback, workOut, type CostInputs } from '.'
+import { blankInputs, chargedKg, landedByQuantity, payback, workOut, type CostInputs } from '.'
 
 /** Made by scripts/fixtures/landed.py with Python's `fractions`. */
 const cases = JSON.parse(readFileSync(new URL('./fixtures/python-landed.json', import.meta.url), 'utf8')) as (Pick<
   CostInputs,
-  'tiers' | 'packSold' | 'packBought' | 'supplierDeliveryE4' | 'inboundFreightE4' | 'dutyRatio' | 'importTaxRatio'
+  | 'tiers'
+  | 'packSold'
+  | 'packBought'
+  | 'supplierDeliveryE4'
+  | 'inboundFreightE4'
+  | 'freightPerKgE4'
+  | 'dutyRatio'
+  | 'importTaxRatio'
 > & {
+  weightG: number
+  box: [number, number, number]
   at: { quantity: number; landedE4: number }[]
   lot: number
   priceE4: number
@@ -23,11 +32,14 @@ const inputsOf = ({
   outlayE4: ____,
   units: _____,
   days: ______,
+  weightG,
+  box,
   ...offer
 }: (typeof cases)[0]) => ({
   ...blankInputs('EUR'),
   importTaxRecoverable: false,
   ...offer,
+  chargedKg: chargedKg({ weightG, box }) ?? 0,
   orderQuantity: lot,
 })
 
@@ -82,4 +94,17 @@ describe('the curve', () => {
     expect(landedByQuantity({ ...inputs, tiers: [] }, 1)).toEqual([])
     expect(() => landedByQuantity({ ...inputs, orderQuantity: 0 }, 1)).toThrow('orderQuantity')
   })
+})
+
+// Worked by hand in docs/checks.md; the divisor of 5,000 cm³ a kilogram is common practice, from memory.
+test('freight goes by the greater of weight and volumetric weight', () => {
+  expect(chargedKg({ weightG: 800, box: [40, 30, 20] })).toBe(4.8)
+  expect(chargedKg({ weightG: 6000, box: [40, 30, 20] })).toBe(6)
+  expect(chargedKg({ weightG: 800, box: [40, 30, 20] }, 6000)).toBe(4)
+  expect(chargedKg({ weightG: 800, box: null })).toBe(0.8)
+  expect(chargedKg({ weightG: null, box: [10, 10, 10] })).toBe(0.2)
+  expect(chargedKg({ weightG: null, box: null })).toBeNull()
+  const inputs = { ...blankInputs('EUR'), tiers: [{ from: 1, priceE4: 60_000 }], packBought: 2, freightPerKgE4: 45_000 }
+  // half a pack: 3.00 for the goods, 4.8 kg × 4.50 / 2 = 10.80 for its freight
+  expect(workOut({ ...inputs, chargedKg: 4.8 }, 0, true).landedE4).toBe(138_000)
 })

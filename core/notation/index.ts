@@ -1,5 +1,6 @@
 export * from './cell'
 export * from './day-style'
+export * from './measures'
 export * from './number-style'
 export * from './tiers'
 export * from './write-delimited'

@@ -10,6 +10,8 @@ export type FieldType =
   | 'day'
   | 'currency'
   | 'lead' // days, perhaps a range; the longer end counts
+  | 'weight' // grams
+  | 'size' // three lengths, kept as '30 x 20 x 10 cm'
   | 'list' // several words, kept joined by '|'
   | 'path' // a category, broad to narrow, kept joined by ' / '
   | 'tiers' // unit price by quantity, kept as 'from:E4;from:E4', written 'from:price;from:price'

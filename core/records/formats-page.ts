@@ -12,6 +12,8 @@ const types: Record<FieldType, string> = {
   day: 'date in any usual style',
   currency: 'ISO 4217 code',
   lead: 'days, or a range',
+  weight: 'weight with its unit, there or in the heading',
+  size: 'three lengths with their unit, there or in the heading',
   list: 'words separated by , ; or |',
   path: 'broad to narrow, separated by / > or |',
   tiers: 'one column a quantity step, or 1:4.71;10:4.20 in one',

@@ -41,5 +41,5 @@ export function keptFields(kind: RecordKind): readonly Field[] {
 
 /** Is the field kept as a number? */
 export function isNumeric(type: FieldType): boolean {
-  return ['money', 'count', 'ratio', 'rating', 'day', 'lead'].includes(type)
+  return ['money', 'count', 'ratio', 'rating', 'day', 'lead', 'weight'].includes(type)
 }

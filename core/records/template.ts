@@ -14,6 +14,8 @@ const examples: Record<FieldType, string> = {
   day: '2026-05-31',
   currency: 'EUR',
   lead: '7-10',
+  weight: '350 g',
+  size: '30 x 20 x 10 cm',
   list: 'balcony|herb',
   path: 'Garden / Balcony',
   tiers: '1:4.71;10:4.20',

@@ -13,6 +13,8 @@ const types: Record<FieldType, object> = {
   lead: { type: 'integer', minimum: 0 },
   list: { type: 'array', items: { type: 'string' } },
   path: { type: 'string', description: "Broad to narrow, joined by ' / '." },
+  weight: { type: 'string', description: 'weight with its unit, such as 350 g' },
+  size: { type: 'string', description: 'three lengths with their unit, such as 30 x 20 x 10 cm' },
   tiers: { type: 'string', description: "Unit price from quantity, '1:4.71;10:4.20'." },
 }
 

@@ -1,5 +1,5 @@
 import { findPackCount } from '../goods'
-import { tiersFromText, type Tier } from '../notation'
+import { boxOf, tiersFromText, type Box, type Tier } from '../notation'
 import type { Capture } from '../records'
 import { rowReader } from '../tables'
 
@@ -13,7 +13,9 @@ export interface Offer {
   currency: string | null
   minOrder: number
   deliveryE4: number | null
+  /** days until it arrives, at the latest, and at the soonest where a range is stated */
   leadDays: number | null
+  leadDaysLeast: number | null
   shipsFrom: string | null
   stock: number | null
   orders: number | null
@@ -24,6 +26,9 @@ export interface Offer {
   since: number | null
   /** price of one piece to look at, in its own currency */
   sampleE4: number | null
+  /** of one pack as it is sent: grams, and three lengths in centimetres */
+  weightG: number | null
+  box: Box | null
   gtin: string | null
   brand: string | null
   picture: string | null
@@ -33,6 +38,8 @@ export interface Offer {
   pack: number
   capturedOn: number
 }
+
+const boxRead = (text: string | null) => (text === null ? null : boxOf(text, { decimal: '.', group: '' }, null))
 
 export function offerKey(supplier: string | null, id: string | null): string {
   return `offer:${supplier ?? '?'}/${id ?? '?'}`
@@ -59,6 +66,9 @@ export function mergeOffers(captures: readonly Capture[]): Offer[] {
         minOrder: read.number('minOrder', row) ?? 1,
         deliveryE4: read.number('delivery', row),
         leadDays: read.number('leadDays', row),
+        leadDaysLeast: read.number('leadDaysLeast', row),
+        weightG: read.number('weight', row),
+        box: boxRead(read.text('size', row)),
         shipsFrom: read.text('shipsFrom', row),
         stock: read.number('stock', row),
         orders: read.number('orders', row),

@@ -1,3 +1,4 @@
+import { volumetricDivisor } from '../margin'
 import { listOf, moneyE4, orNull, ratio, record, span, text, truth, whole } from '../schema'
 
 /** What goods from one country pay on their way in; ratios as in a cost sheet. */
@@ -24,6 +25,8 @@ export interface SupplyRules {
   stockForLot: boolean
   /** most money in a first order, E4 of the home currency */
   maxLotE4: number | null
+  /** cubic centimetres that couriers charge as a kilogram */
+  volumetricDivisor: number
   /** countries it may come from; none: any */
   origins: string[]
   /** duty and import tax that go with a country; any other has those of the cost rules */
@@ -38,6 +41,7 @@ export const supplyRules: SupplyRules = {
   maxOrders: null,
   stockForLot: true,
   maxLotE4: null,
+  volumetricDivisor,
   origins: [],
   imports: [],
 }
@@ -56,6 +60,7 @@ export const supplyRulesSchema = record({
   maxOrders: orNull(whole(0, 1e9)),
   stockForLot: truth(),
   maxLotE4: orNull(moneyE4()),
+  volumetricDivisor: whole(1, 100_000),
   origins: listOf(text(60), 300).test('once', 'names a country twice', (list) => isOnce(list, (o: string) => o)),
   imports: listOf(record({ origin: text(60), dutyRatio: ratio(5), importTaxRatio: ratio() }), 300).test(
     'once',

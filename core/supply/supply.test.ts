@@ -205,3 +205,9 @@ test.each<[object, string | null]>([
   const found = firstFault(supplyRulesSchema, { ...supplyRules, ...some })
   expect(found && `${found.where} ${found.what}`).toBe(fault)
 })
+
+test('an offer says in how many days it comes, what it weighs and measures', () => {
+  const [offer] = offersOf([{ ...feeder, leadDays: 10, leadDaysLeast: 7, weight: 350, size: '30 x 20 x 10 cm' }])
+  expect(offer).toMatchObject({ leadDays: 10, leadDaysLeast: 7, weightG: 350, box: [30, 20, 10] })
+  expect(plain).toMatchObject({ leadDaysLeast: null, weightG: null, box: null })
+})

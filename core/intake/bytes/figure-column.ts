@@ -36,7 +36,7 @@ export class FigureColumn {
   takeBlock({ bytes, view, edges }: BlockView, place: number, plain: Uint8Array): void {
     const { starts, ends, hashes, marks, rowEnds, rows } = edges
     const { type } = this.field
-    const mayBePlain = type !== 'day' && type !== 'lead'
+    const mayBePlain = type !== 'day' && type !== 'lead' && type !== 'weight'
     if (this.values.length < rows) this.values = new Float64Array(rows)
     const values = this.values
     this.currencies = null

@@ -11,6 +11,8 @@ export interface CellStyle {
   days?: 'serial' | 'seconds' | 'milliseconds'
   /** what a plain yes says in a column of verdicts, by its heading; left out, it is the text it is */
   yes?: 'restricted' | 'allowed'
+  /** unit of plain figures in a column of weights or sizes; left out, they have none */
+  unit?: string
   /** days after it are doubted, days since 1970 */
   latestDay?: number | null
 }

@@ -212,3 +212,15 @@ test.each(['bytes', 'text'])('a row without an end is refused with its number, r
   })
   await expect(run).rejects.toMatchObject({ code: 'row-too-long', details: { row: 3, megabytes: 16 } })
 })
+
+test('a price list says in how many days goods come, what they weigh and measure, whichever way it is read', async () => {
+  const head = 'Supplier;Offer number;Title;Unit price;Lead time;Weight (kg);Parcel size (cm);Currency'
+  const rows = ['Sill Mill;1;Window feeder;2,50;7-10 days;0,35;30 x 20 x 10;EUR', 'Sill Mill;2;Ladle, oak;1,20;5 days;;;EUR']
+  const { result } = await bring([head, ...rows].join('\r\n'))
+  const { table, doubts } = result
+  expect(doubts).toEqual([])
+  expect([...numbers(table, 'leadDays')]).toEqual([10, 5])
+  expect([...numbers(table, 'leadDaysLeast')]).toEqual([7, NaN])
+  expect([...numbers(table, 'weight')]).toEqual([350, NaN])
+  expect([0, 1].map((row) => textIn(table, 'size', row))).toEqual(['30 x 20 x 10 cm', null])
+})

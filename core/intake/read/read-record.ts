@@ -4,7 +4,7 @@ import type { Mapping } from '../mapping'
 import { isBlank, tiersFromText, tiersToText, type Cell, type Tier } from '../../notation'
 import { cellReader } from './cell-reader'
 import { styleAt } from './cell-style'
-import { readValue } from './read-value'
+import { daysIn, readValue } from './read-value'
 import { recordKind, type Field } from '../../records'
 import { totalIn } from './total-lines'
 
@@ -43,6 +43,7 @@ export function recordReader(mapping: Mapping): (cells: readonly Cell[]) => Read
       if (currency !== null) record.currency ??= currency
     }
     fillFromFile(record, mapping)
+    readSoonest(record, cells, columns)
     readTiers(record, cells, tierColumns, mapping, doubts)
     const lacking = lack(wanted, record, cells, columns, doubts)
     if (lacking) return reject(lacking)
@@ -59,6 +60,18 @@ function fillFromFile(record: RowRecord, mapping: Mapping): void {
   record.currency ??= mapping.currency
   const { from } = recordKind(mapping.kind)
   record[from] ??= mapping[from]
+}
+
+/** A range of days says two things: until when it comes at the latest, and when at the soonest. */
+function readSoonest(
+  record: RowRecord,
+  cells: readonly Cell[],
+  columns: readonly { at: number; field: Field }[],
+): void {
+  if (typeof record.leadDays !== 'number' || typeof record.leadDaysLeast === 'number') return
+  const cell = cells[columns.find((c) => c.field.name === 'leadDays')?.at ?? -1]
+  const days = typeof cell === 'string' ? daysIn(cell) : null
+  if (days && days.least < days.most) record.leadDaysLeast = days.least
 }
 
 function readTiers(

@@ -4,6 +4,9 @@ import { isCurrencyCode, recogniseCurrency } from '../../money'
 import type { CellStyle } from './cell-style'
 import {
   bareNumber,
+  boxOf,
+  boxText,
+  gramsOf,
   e4OfPlain,
   parseDay,
   plainNumber,
@@ -49,6 +52,10 @@ export function readValue(cell: Cell, type: FieldType, style: CellStyle): ReadVa
       return readDay(text, style)
     case 'lead':
       return readLead(text)
+    case 'weight':
+      return readWeight(text, style)
+    case 'size':
+      return readSize(text, style)
     case 'tiers':
       return readTierCell(text)
     default:
@@ -123,10 +130,37 @@ function readCurrency(text: string): ReadValue {
 }
 
 function readLead(text: string): ReadValue {
+  const days = daysIn(text)
+  return days ? { value: days.most } : fail(`'${text}' names no days`)
+}
+
+/** Spans longer or shorter than a day, by how their names begin in the eight languages. */
+const spans: [RegExp, number][] = [
+  [
+    /(?<!\p{L})(?:weeks?|wks?|wochen?|semaines?|semanas?|settiman\p{L}*|we(?:ek|ken)|tydzie\p{L}*|tygod\p{L}*)(?!\p{L})/iu,
+    7,
+  ],
+  [/(?<!\p{L})(?:months?|monate?n?|mois|mes(?:es|i)?|mese|maand\p{L}*|miesi\p{L}*|m[eê]s)(?!\p{L})/iu, 30],
+  [/(?<!\p{L})(?:hours?|hrs?|h|stunden?|heures?|horas?|or[ae]|uur|uren|godzin\p{L}*)(?!\p{L})/iu, 1 / 24],
+]
+
+/** Days from order to arrival, soonest and latest; a single figure is both. Null where there is none. */
+export function daysIn(text: string): { least: number; most: number } | null {
   const numbers = text.match(/\d+(?:[.,]\d+)?/g)?.map((n) => Number(n.replace(',', '.')))
-  if (!numbers) return fail(`'${text}' names no days`)
-  const factor = /week/i.test(text) ? 7 : /month/i.test(text) ? 30 : /hour/i.test(text) ? 1 / 24 : 1
-  return { value: Math.ceil(Math.max(...numbers) * factor) }
+  if (!numbers) return null
+  const factor = spans.find(([name]) => name.test(text))?.[1] ?? 1
+  const [least, most] = [Math.min(...numbers), Math.max(...numbers)].map((n) => Math.ceil(n * factor))
+  return { least: least as number, most: most as number }
+}
+
+function readWeight(text: string, { number, unit }: CellStyle): ReadValue {
+  const grams = gramsOf(text, number, unit ?? null)
+  return grams === null ? fail(`'${text}' is no weight with a unit`) : { value: grams }
+}
+
+function readSize(text: string, { number, unit }: CellStyle): ReadValue {
+  const box = boxOf(text, number, unit ?? null)
+  return box ? { value: boxText(box) } : fail(`'${text}' is not three lengths with a unit`)
 }
 
 /** Printable ASCII but '&', single spaces inside: nothing to do. */

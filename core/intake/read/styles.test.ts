@@ -123,6 +123,29 @@ describe('values', () => {
     expect(readValue('7-10 days', 'lead', style)).toEqual({ value: 10 })
     expect(readValue('2-3 weeks', 'lead', style)).toEqual({ value: 21 })
   })
+  test.each([
+    ['2 bis 3 Wochen', 21],
+    ['1 Woche', 7],
+    ['3 semaines', 21],
+    ['2 semanas', 14],
+    ['1-2 settimane', 14],
+    ['2 weken', 14],
+    ['3 tygodnie', 21],
+    ['1 Monat', 30],
+    ['2 mois', 60],
+    ['48 Stunden', 2],
+    ['24h', 1],
+    ['72 heures', 3],
+    ['5-7 jours', 7],
+    ['10 Werktage', 10],
+  ])('%s is at most %p days', (text, days) => expect(readValue(text, 'lead', style)).toEqual({ value: days }))
+  test('weights and sizes need a unit, in the cell or in the heading', () => {
+    expect(readValue('0.35 kg', 'weight', style)).toEqual({ value: 350 })
+    expect(readValue('350', 'weight', { ...style, unit: 'g' })).toEqual({ value: 350 })
+    expect(readValue('350', 'weight', style)).toEqual({ value: null, reason: "'350' is no weight with a unit" })
+    expect(readValue('30x20x10', 'size', { ...style, unit: 'mm' })).toEqual({ value: '3 x 2 x 1 cm' })
+    expect(readValue('30x20 cm', 'size', style).value).toBeNull()
+  })
   test('what does not fit says why', () => {
     expect(readValue('7', 'rating', style)).toEqual({ value: null, reason: "'7' is not from 0 to 5 stars" })
     expect(readValue('1.5', 'count', style)).toEqual({ value: null, reason: "'1.5' is no whole number" })

@@ -5,6 +5,7 @@ import {
   orderVotes,
   plainNumber,
   styleOfVotes,
+  unitIn,
   type DateOrder,
   type OrderVotes,
   type NumberStyle,
@@ -24,6 +25,8 @@ export interface ColumnStyle {
   days?: 'serial' | 'seconds' | 'milliseconds'
   /** what a plain yes says, where the heading asks whether a thing is restricted, or allowed */
   yes?: 'restricted' | 'allowed'
+  /** unit of weights or lengths, where the heading names one */
+  unit?: string
 }
 
 export interface StyleGuess {
@@ -63,6 +66,8 @@ export function columnStyle(
   if (ratio) style.ratio = ratio
   const yes = askedBy(headingText, texts)
   if (yes) style.yes = yes
+  const unit = unitIn(headingText.slice(0, 200))
+  if (unit) style.unit = unit
   const doubtful = sure ? undefined : figures.find((v) => Math.abs(v) > 1)
   return { style, ratioDoubt: doubtful === undefined ? null : String(doubtful) }
 }

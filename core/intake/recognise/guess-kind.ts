@@ -141,6 +141,9 @@ function unheardHint(field: Field, { profile: p }: SeenColumn): number {
       return p.cents > 0.5 || p.currencySign > 0.5 ? 0.4 : -2
     case 'rating':
       return p.median >= 3 && p.high >= 4 ? 0.2 : -3
+    case 'weight':
+    case 'size':
+      return -4
     case 'count':
       return p.sameLength > 0.9 && p.length >= 4 ? -1.5 : 0
     default:

@@ -49,6 +49,8 @@ const types: Record<Field['type'], Judge> = {
     if (p.numeric > 0.9) return p.whole > 0.9 && p.high <= 120 && p.min >= 0 ? 0.4 : -4
     return p.lead > 0.6 && p.day < 0.3 ? 2.4 : never
   },
+  weight: (p) => (p.numeric > 0.6 ? (p.min >= 0 ? 0.2 : never) : p.words < 3 ? 0.3 : never),
+  size: (p) => (p.numeric > 0.8 || p.words > 9 ? never : 0.2),
   list: (p) => (isWordless(p) ? never : p.words > 8 ? -1 : p.length > 8 ? 0.3 : 0),
   path: (p) => (isWordless(p) || p.address > 0.2 ? never : p.path > 0.5 ? 2.2 : p.distinct > 0.9 && p.filled > 20 ? -1 : 0.2),
   tiers: (p) => (p.tiers > 0.6 ? 5 : never),

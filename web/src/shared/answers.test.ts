@@ -35,7 +35,7 @@ test('what is known is said in sentences made from the figures', async () => {
   )
   expect(isThereRoom(item)).toMatch(/^2 sellers; the largest takes 65 % of the units \(concentration 5,42\d\)/)
   expect(canIGetIt(item, 'EUR')).toBe(
-    'Landed € 3.20 a pack of 4 from Sill Mill, 5 days at most (same words): the only offer.',
+    'Landed € 3.20 a pack of 4 from Sill Mill, ≤ 5 days (same words): the only offer.',
   )
   expect(whatDoIMake(item, 'EUR')).toBe(
     '+7.37 (57 %) at the lowest competing price, € 12.90 delivered on Marrowgate. Assumed ○: fees of 15 % for the market and 3 % for payment, by common practice (enter yours in Margin); pieces in the packs (confirm them in Supply).',

@@ -24,7 +24,7 @@ import type { PriceSpread } from '@sickle/core/room'
 import type { Posted } from '@sickle/core/social'
 import type { SellingWords } from '@sickle/core/words'
 import { count, dayInWords, decimal, money, percent, plural, signed, signedPercent } from './format'
-import { whyChosen } from './supply-words'
+import { daysTold, whyChosen } from './supply-words'
 
 export const monthNames = [
   'January',
@@ -169,8 +169,7 @@ export function canIGetIt(item: Item, home: string): string {
   const { offer, by } = item.offer
   const how = { barcode: 'same barcode', words: 'same words', you: 'the same, as you said' }[by]
   const why = whyChosen(item.choice, home)
-  const lead = offer.leadDays === null ? 'delivery time not stated' : `${plural(offer.leadDays, 'day')} at most`
-  return `Landed ${money(item.landedE4, home)} a pack of ${item.pack} from ${offer.supplier}, ${lead} (${how}): ${why}.`
+  return `Landed ${money(item.landedE4, home)} a pack of ${item.pack} from ${offer.supplier}, ${daysTold(offer)} (${how}): ${why}.`
 }
 
 export function whatDoIMake(item: Item, home: string): string {

@@ -1,5 +1,5 @@
 import type { Candidate, OfferCheck } from '@sickle/core/supply'
-import { brokenBy, checkTold, takenFor, whyChosen } from './supply-words'
+import { brokenBy, checkTold, takenFor, whyChosen, daysTold, parcelTold } from './supply-words'
 
 const candidate = (key: string, landedE4: number | null, broken: Candidate['broken'] = []): Candidate => ({
   key,
@@ -57,3 +57,17 @@ test.each<[object, string]>([
 ])('what an offer is taken for: %j', (some, told) => {
   expect(takenFor({ by: 'words', likeness: null, judged: null, ...some } as never)).toBe(told)
 })
+
+test.each([
+  [{ leadDays: 10, leadDaysLeast: 7 }, '7–10 days'],
+  [{ leadDays: 10, leadDaysLeast: null }, '≤ 10 days'],
+  [{ leadDays: 10, leadDaysLeast: 10 }, '≤ 10 days'],
+  [{ leadDays: null, leadDaysLeast: null }, 'days not stated'],
+])('%j: %s', (offer, told) => expect(daysTold(offer)).toBe(told))
+
+test.each([
+  [{ weightG: 350, box: null }, '350 g'],
+  [{ weightG: 1250, box: [10, 10, 10] as const }, '1.25 kg, 10 × 10 × 10 cm'],
+  [{ weightG: 800, box: [40, 30, 20.5] as const }, '800 g, 40 × 30 × 20.5 cm, charged as 4.92 kg by its size'],
+  [{ weightG: null, box: null }, 'not stated'],
+])('%j: %s', (offer, told) => expect(parcelTold(offer, 5000)).toBe(told))

@@ -1,4 +1,5 @@
-import type { CheckName, MatchJudgement, OfferCheck, OfferChoice, OfferMatch } from '@sickle/core/supply'
+import { chargedKg } from '@sickle/core/margin'
+import type { CheckName, MatchJudgement, Offer, OfferCheck, OfferChoice, OfferMatch } from '@sickle/core/supply'
 import { count, decimal, money, percent, plural } from './format'
 
 /** What an offer breaks, after "it": one short phrase a rule. */
@@ -40,6 +41,24 @@ export function takenFor({ by, verdict, likeness, judged }: OfferMatch): string 
   const alike = likeness && `words ${percent(likeness.words)} alike`
   const how = by === 'barcode' ? 'same barcode' : likeness?.isTaught ? 'other words for the same' : alike
   return `${foundWords[verdict]}: ${how ?? 'looked up by you'}`
+}
+
+/** Days until an offer arrives, as it states them: a range, or one figure that is taken for the latest. */
+export function daysTold({ leadDays, leadDaysLeast }: Pick<Offer, 'leadDays' | 'leadDaysLeast'>): string {
+  if (leadDays === null) return 'days not stated'
+  return leadDaysLeast !== null && leadDaysLeast < leadDays
+    ? `${count(leadDaysLeast)}–${plural(leadDays, 'day')}`
+    : `≤ ${plural(leadDays, 'day')}`
+}
+
+/** What a pack weighs and measures, and the weight that freight is charged for. */
+export function parcelTold({ weightG, box }: Pick<Offer, 'weightG' | 'box'>, divisor: number): string {
+  const kg = chargedKg({ weightG, box }, divisor)
+  if (kg === null) return 'not stated'
+  const weight = weightG === null ? [] : [weightG < 1000 ? `${count(weightG)} g` : `${decimal(weightG / 1000, 2)} kg`]
+  const size = box === null ? [] : [`${box.map((side) => decimal(side, side % 1 === 0 ? 0 : 1)).join(' × ')} cm`]
+  const isBySize = box !== null && kg > (weightG ?? 0) / 1000
+  return [...weight, ...size, ...(isBySize ? [`charged as ${decimal(kg, 2)} kg by its size`] : [])].join(', ')
 }
 
 /** What an offer can be said to be. */

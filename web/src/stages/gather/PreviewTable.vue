@@ -31,7 +31,7 @@ function show(field: Field, value: RowValue | undefined, currency: RowValue | un
       .join('  ')
   return String(value)
 }
-const right = (f: Field) => ['money', 'count', 'ratio', 'rating', 'lead'].includes(f.type)
+const right = (f: Field) => ['money', 'count', 'ratio', 'rating', 'lead', 'weight'].includes(f.type)
 </script>
 
 <template>

@@ -2,9 +2,9 @@
 import { computed } from 'vue'
 import type { DeskCandidate } from '@sickle/core/catalog'
 import type { MatchJudgement } from '@sickle/core/supply'
-import { amount, currencySign, plural } from '@/shared/format'
+import { amount, currencySign } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
-import { brokenBy, judgementWords, takenFor } from '@/shared/supply-words'
+import { brokenBy, daysTold, judgementWords, takenFor } from '@/shared/supply-words'
 import BareButton from '@/shared/widgets/BareButton.vue'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import PackStepper from '@/shared/widgets/PackStepper.vue'
@@ -55,7 +55,7 @@ async function setPack(pack: number | null) {
         {{ currencySign(rules.home) }} {{ amount(candidate.landedE4, rules.home) }}
       </div>
       <div class="small quiet num">
-        {{ offer.leadDays === null ? 'days not stated' : `≤ ${plural(offer.leadDays, 'day')}` }}
+        {{ daysTold(offer) }}
       </div>
       <ProfitFigure class="small num" :e4="candidate.profitE4" :currency="rules.home" :assumed="candidate.assumed" />
       <PackStepper :value="candidate.pack" :label="`Pieces in the pack of ${offer.title}`" @change="setPack" />

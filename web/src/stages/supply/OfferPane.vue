@@ -5,7 +5,7 @@ import type { DeskCandidate, MatchDesk } from '@sickle/core/catalog'
 import { count, decimal, money, plural } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
-import { checkTold, checkWords, whyChosen } from '@/shared/supply-words'
+import { checkTold, checkWords, daysTold, parcelTold, whyChosen } from '@/shared/supply-words'
 import AgeMark from '@/shared/widgets/AgeMark.vue'
 import BareButton from '@/shared/widgets/BareButton.vue'
 import LandedSteps from './LandedSteps.vue'
@@ -26,6 +26,12 @@ const payback = computed(() => {
   const days = back.days === null ? 'days not known' : `about ${plural(back.days, 'day')} at a fair share of its sales`
   return `${plural(back.units, 'sale')}, ${days}`
 })
+const delivery = computed(() =>
+  offer.value.deliveryE4 === null
+    ? 'not stated, taken as 0 ○'
+    : `${money(offer.value.deliveryE4, offer.value.currency ?? rules.home)} an order`,
+)
+const weight = computed(() => parcelTold(offer.value, rules.rules.supply.volumetricDivisor))
 async function choose(key: string | null) {
   await rules.setOffer(desk.item.key, key)
   await workspace.follow()
@@ -51,6 +57,12 @@ async function stand(standing: 'trusted' | 'avoided') {
       <dd>{{ money(candidate.lot.outlayE4, rules.home) }}</dd>
       <dt>Paid back after</dt>
       <dd>{{ payback }}</dd>
+      <dt>Arrives in</dt>
+      <dd>{{ daysTold(offer) }}</dd>
+      <dt>Its delivery</dt>
+      <dd>{{ delivery }}</dd>
+      <dt>A pack weighs</dt>
+      <dd>{{ weight }}</dd>
       <dt>Least order</dt>
       <dd>{{ plural(offer.minOrder, 'pack') }}</dd>
       <dt>Sample</dt>

@@ -79,6 +79,14 @@ const namesIn = (typed: string) =>
           @change="(n) => change({ maxLotE4: Math.round(n * 10_000) })"
           @clear="change({ maxLotE4: null })"
         />
+        <span>cm³ that freight charges as a kilogram</span
+        ><NumberField
+          :value="now.volumetricDivisor"
+          label="Cubic centimetres that freight charges as a kilogram"
+          whole
+          :max="100_000"
+          @change="(volumetricDivisor) => change({ volumetricDivisor })"
+        />
         <span>Enough in stock for a first order</span
         ><NCheckbox
           :checked="now.stockForLot"
