@@ -13,6 +13,7 @@ import { usePool } from '@/shared/stores/pool'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
 import { useScans } from '@/shared/stores/scans'
+import { useScenarios } from '@/shared/stores/scenarios'
 import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useStoreCuts } from '@/shared/stores/store-cuts'
@@ -48,7 +49,7 @@ const help = ref(false)
 const fatal = ref<string | null>(null)
 
 const documents = [settings, rules, sheaf, useQuery(), useDrafts(), useVisits(), useTrail(), useJudgements()]
-const stores = [...documents, usePool(), useStoreCuts()]
+const stores = [...documents, usePool(), useStoreCuts(), useScenarios()]
 onMounted(async () => {
   try {
     await writeLock.begin()

@@ -35,6 +35,7 @@ const places = computed<Entry[]>(() => [
   ...stages.map((s) => ({ label: s.label, hint: 'stage', run: () => router.push(s.path) })),
   { label: 'Settings', hint: 'page', run: () => router.push('/settings') },
   { label: 'Pool of stores', hint: 'page', run: () => router.push('/rivals/pool') },
+  { label: 'What if', hint: 'page', run: () => router.push('/sheaves/what-if') },
   { label: 'Stores most like me', hint: 'page', run: () => router.push('/rivals/alike') },
   ...query.cuts.map((c) => ({ label: c.name, hint: 'Cut', run: () => (query.use(c), router.push('/finds')) })),
   ...sheaf.all.map((s) => ({

@@ -1,7 +1,33 @@
-import { createRouter, createWebHistory, type Router } from 'vue-router'
+import { createRouter, createWebHistory, type Router, type RouteRecordRaw } from 'vue-router'
 
 /** A left pane with the Trail and nothing else. */
 const NoSide = { render: () => null }
+
+const rivals: RouteRecordRaw[] = [
+  {
+    path: '/rivals',
+    name: 'rivals',
+    components: {
+      default: () => import('@/stages/rivals/RivalsPage.vue'),
+      side: () => import('@/stages/rivals/RivalsSide.vue'),
+    },
+  },
+  {
+    path: '/rivals/store',
+    name: 'store',
+    components: { default: () => import('@/stages/rivals/StorePage.vue'), side: NoSide },
+  },
+  {
+    path: '/rivals/pool',
+    name: 'pool',
+    components: { default: () => import('@/stages/rivals/PoolPage.vue'), side: NoSide },
+  },
+  {
+    path: '/rivals/alike',
+    name: 'alike',
+    components: { default: () => import('@/stages/rivals/AlikePage.vue'), side: NoSide },
+  },
+]
 
 /** Every stage is loaded when it is first opened; its left pane comes with it. */
 export function createAppRouter(history = createWebHistory()): Router {
@@ -29,32 +55,15 @@ export function createAppRouter(history = createWebHistory()): Router {
           side: () => import('@/stages/finds/FindsSide.vue'),
         },
       },
-      {
-        path: '/rivals',
-        name: 'rivals',
-        components: {
-          default: () => import('@/stages/rivals/RivalsPage.vue'),
-          side: () => import('@/stages/rivals/RivalsSide.vue'),
-        },
-      },
-      {
-        path: '/rivals/store',
-        name: 'store',
-        components: { default: () => import('@/stages/rivals/StorePage.vue'), side: NoSide },
-      },
-      {
-        path: '/rivals/pool',
-        name: 'pool',
-        components: { default: () => import('@/stages/rivals/PoolPage.vue'), side: NoSide },
-      },
-      {
-        path: '/rivals/alike',
-        name: 'alike',
-        components: { default: () => import('@/stages/rivals/AlikePage.vue'), side: NoSide },
-      },
+      ...rivals,
       { path: '/supply/:key(.*)*', name: 'supply', component: () => import('@/stages/supply/SupplyPage.vue') },
       { path: '/margin/:key(.*)*', name: 'margin', component: () => import('@/stages/margin/MarginPage.vue') },
       { path: '/sheaves', name: 'sheaves', component: () => import('@/stages/sheaves/SheavesPage.vue') },
+      {
+        path: '/sheaves/what-if',
+        name: 'what-if',
+        component: () => import('@/stages/sheaves/WhatIfPage.vue'),
+      },
       { path: '/clearing', name: 'clearing', component: () => import('@/stages/clearing/ClearingPage.vue') },
       { path: '/launch', name: 'launch', component: () => import('@/stages/launch/LaunchPage.vue') },
       { path: '/settings', name: 'settings', component: () => import('@/stages/settings/SettingsPage.vue') },

@@ -3,6 +3,7 @@ import { correctionsNow, correctionsSchema, pricesSchema, rulesNow, rulesSchema 
 import { cutRunsSchema, cutsNow, cutsSchema, queryNow, querySchema } from '@sickle/core/engine'
 import { storeCutsNow, storeCutsSchema } from '@sickle/core/stores'
 import { draftSchema, draftsNow, draftsSchema, joinDrafts, changedDrafts } from '@sickle/core/launch'
+import { scenariosSchema } from '@sickle/core/margin'
 import { anyText, text, listOf, oneOf, orNull, record, span, whole } from '@sickle/core/schema'
 import {
   joinSheaves,
@@ -111,6 +112,7 @@ const forms = {
     schema: record({ stops: listOf(stop, 1000), here: orNull(whole(0, 1e9)) }),
   },
   judgements: { label: 'Your judgements', now: asItIs, schema: judgementsSchema },
+  scenarios: { label: 'Your what-ifs', now: asItIs, schema: scenariosSchema },
   cutRuns: { label: 'The runs of your Cuts', now: asItIs, schema: cutRunsSchema },
 } as const satisfies Record<string, DocumentForm>
 

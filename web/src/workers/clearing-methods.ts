@@ -86,23 +86,7 @@ export function clearingMethods(engine: () => ItemEngine) {
       },
 
       /** What a market is to be asked: of every item that nothing speaks of there the listing on it, else another that is known. */
-      async askedOf(_: CallContext, scope: ItemScope, market: string): Promise<ToAsk> {
-        const [maker, clearer] = [await engine().maker, await clearerNow()]
-        const asked: Asked[] = []
-        let more = 0
-        for (const place of await placesOfScope(engine(), scope)) {
-          if (asked.length === mostAsked) {
-            more++
-            continue
-          }
-          const item = maker.at(place, false)
-          const listing = item.listings.find((l) => l.market === market) ?? item.listings[0]
-          if (!listing || maker.corrections.cleared[item.key] || isAnsweredFor(market, clearer.clear(listedOf(item))))
-            continue
-          asked.push({ item: item.key, market, id: listing.id, gtin: item.gtin, title: item.title })
-        }
-        return { asked, more }
-      },
+      askedOf: (_: CallContext, scope: ItemScope, market: string) => askedOf(engine(), clearerNow, scope, market),
     },
     forget: () => lists.forget(),
   }
@@ -134,6 +118,29 @@ function clearanceOf(engine: () => ItemEngine, clearerNow: () => Promise<Clearer
     const clearance = clearer.clear({ ...listed, listings: [...listed.listings, ...texts] })
     return withOverruling(clearance, maker, key)
   }
+}
+
+async function askedOf(
+  engine: ItemEngine,
+  clearerNow: () => Promise<Clearer>,
+  scope: ItemScope,
+  market: string,
+): Promise<ToAsk> {
+  const [maker, clearer] = [await engine.maker, await clearerNow()]
+  const asked: Asked[] = []
+  let more = 0
+  for (const place of await placesOfScope(engine, scope)) {
+    if (asked.length === mostAsked) {
+      more++
+      continue
+    }
+    const item = maker.at(place, false)
+    const listing = item.listings.find((l) => l.market === market) ?? item.listings[0]
+    if (!listing || maker.corrections.cleared[item.key] || isAnsweredFor(market, clearer.clear(listedOf(item))))
+      continue
+    asked.push({ item: item.key, market, id: listing.id, gtin: item.gtin, title: item.title })
+  }
+  return { asked, more }
 }
 
 const isAnsweredFor = (market: string, { because }: Clearance) =>

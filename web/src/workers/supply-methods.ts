@@ -1,5 +1,6 @@
-import { matchDesk } from '@sickle/core/catalog'
+import { itemScenarios, matchDesk, type ItemScenarios } from '@sickle/core/catalog'
 import { findRow, matchQueue, type FindRow } from '@sickle/core/engine'
+import type { Scenario } from '@sickle/core/margin'
 import { textAt, textColumn } from '@sickle/core/tables'
 import type { CallContext } from './channel'
 import type { ItemEngine } from './item-engine'
@@ -30,6 +31,15 @@ export function supplyMethods(engine: () => ItemEngine) {
       }
       const queue = matchQueue(figures, await placesOfScope(engine(), scope), { skip, most: mostQueued })
       return queue.map(({ place, worth }) => ({ row: findRow(maker.at(place, false)), worth }))
+    },
+
+    /** Items under what-ifs, in the order of their keys; those of which no price or cost is known are left out. */
+    async scenarios(_: CallContext, keys: readonly string[], scenarios: readonly Scenario[]): Promise<ItemScenarios[]> {
+      const maker = await engine().maker
+      return keys.flatMap((key) => {
+        const place = maker.find(key)
+        return (place === null ? null : itemScenarios(maker.at(place, false), scenarios, maker)) ?? []
+      })
     },
 
     /** An item beside its offers. @param words the seller's own search; '' by its title */

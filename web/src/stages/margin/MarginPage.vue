@@ -18,6 +18,7 @@ import PriceBar from './PriceBar.vue'
 import PriceLadder from './PriceLadder.vue'
 import TheTornado from './TheTornado.vue'
 import TheWaterfall from './TheWaterfall.vue'
+import WhatIf from './WhatIf.vue'
 import { useCosting } from './use-costing'
 import BareButton from '@/shared/widgets/BareButton.vue'
 import { useLatest } from '@/shared/use-latest'
@@ -100,6 +101,7 @@ useKeys('Margin', [
             <TheWaterfall v-if="costing.sheet.value" :sheet="costing.sheet.value" class="panel" />
             <MoneyAnswers :costing="costing" :home="rules.home" class="panel" />
             <TheTornado :costing="costing" :home="rules.home" class="panel" />
+            <WhatIf :costing="costing" :home="rules.home" class="panel" />
           </div>
           <CostForm
             v-if="costing.inputs.value"

@@ -2,9 +2,12 @@
 import { computed } from 'vue'
 import { amount, count, currencySign, decimal, money, percent, plural } from '@/shared/format'
 import type { Costing } from './use-costing'
+import { useRules } from '@/shared/stores/rules'
+import NumberField from '@/shared/widgets/NumberField.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 const { costing, home } = defineProps<{ costing: Costing; home: string }>()
+const rules = useRules()
 /** Where the floor holds, if fee steps make it stop holding further up. */
 const holds = computed(() => {
   const ranges = costing.floor.value?.ranges ?? []
@@ -27,7 +30,16 @@ const holds = computed(() => {
       </thead>
       <tbody>
         <tr v-for="b in costing.buying.value" :key="b.margin">
-          <td>{{ percent(b.margin) }}</td>
+          <td v-if="b.margin === rules.rules.wantedMargin">
+            <NumberField
+              :value="b.margin"
+              percent
+              :max="0.99"
+              label="Margin that I want"
+              @change="(wantedMargin) => rules.set({ ...rules.rules, wantedMargin })"
+            />
+          </td>
+          <td v-else>{{ percent(b.margin) }}</td>
           <td class="num">{{ amount(b.sellE4, home) }}</td>
           <td class="num">{{ amount(b.priceE4, home) }}</td>
         </tr>

@@ -1,5 +1,5 @@
 import { computed, toRaw, type Ref } from 'vue'
-import { assumptionsOf, comparable, costOf, lowestOn, type Item } from '@sickle/core/catalog'
+import { assumptionsOf, comparable, costOf, lowestOn, saleOf, type Item } from '@sickle/core/catalog'
 import { ruledPrice } from '@sickle/core/launch'
 import { sharedUnits } from '@sickle/core/verdict'
 import {
@@ -30,24 +30,15 @@ export function useCosting(item: Ref<Item | null>, market: Ref<string>) {
   const own = computed(() => (item.value ? rules.priceOf(item.value.key, market.value) : null))
   const price = computed(() => own.value ?? ruled.value?.priceE4 ?? lowest.value ?? item.value?.priceLowE4 ?? 100_000)
   const sheet = computed(() => (inputs.value ? costSheet(inputs.value, price.value) : null))
-  const breakEven = computed(() => (inputs.value ? solvePrice(inputs.value, { profitE4: 0 }) : null))
-  const floor = computed(() => (inputs.value ? solvePrice(inputs.value, { profitE4: rules.rules.minProfitE4 }) : null))
-  const forMargin = (margin: number) => (inputs.value ? solvePrice(inputs.value, { margin }).lowestE4 : null)
-  const buying = computed(() =>
-    [0.1, 0.2, 0.3].map((margin) => ({
-      margin,
-      priceE4: inputs.value ? highestBuyingPrice(inputs.value, price.value, margin) : null,
-      sellE4: forMargin(margin),
-    })),
+  const sale = computed(() =>
+    item.value && market.value
+      ? saleOf(item.value, market.value, price.value, {
+          rules: toRaw(rules.rules),
+          corrections: toRaw(rules.corrections),
+        })
+      : null,
   )
-  const adverts = computed(() => (inputs.value ? advertisingRoom(inputs.value, price.value) : null))
-  const perDay = computed(() =>
-    item.value?.units == null ? null : sharedUnits(item.value.units, item.value.listings.length) / 30,
-  )
-  const back = computed(() =>
-    inputs.value && inputs.value.tiers?.length ? payback(inputs.value, price.value, perDay.value) : null,
-  )
-  const swings = computed(() => (inputs.value ? sensitivity(inputs.value, price.value).slice(0, 8) : []))
+  const answers = useAnswers(item, inputs, price)
   const rungs = computed(() => (item.value && inputs.value ? rungsOf(item.value, market.value, inputs.value) : []))
   const notes = computed(() => basis.value?.notes ?? [])
   return {
@@ -57,18 +48,38 @@ export function useCosting(item: Ref<Item | null>, market: Ref<string>) {
     own,
     price,
     sheet,
-    breakEven,
-    floor,
-    forMargin,
-    buying,
-    adverts,
-    back,
-    swings,
+    sale,
     rungs,
     notes,
+    ...answers,
     assumed: computed(() => (item.value ? assumptionsOf(item.value, market.value, rules) : [])),
-    perDay,
   }
+}
+
+/** What follows from the costs and a price. */
+function useAnswers(item: Ref<Item | null>, inputs: Ref<CostInputs | null>, price: Ref<number>) {
+  const rules = useRules()
+  const breakEven = computed(() => (inputs.value ? solvePrice(inputs.value, { profitE4: 0 }) : null))
+  const floor = computed(() => (inputs.value ? solvePrice(inputs.value, { profitE4: rules.rules.minProfitE4 }) : null))
+  const forMargin = (margin: number) => (inputs.value ? solvePrice(inputs.value, { margin }).lowestE4 : null)
+  const buying = computed(() =>
+    [...new Set([0.1, 0.2, 0.3, rules.rules.wantedMargin])]
+      .sort((a, b) => a - b)
+      .map((margin) => ({
+        margin,
+        priceE4: inputs.value ? highestBuyingPrice(inputs.value, price.value, margin) : null,
+        sellE4: forMargin(margin),
+      })),
+  )
+  const adverts = computed(() => (inputs.value ? advertisingRoom(inputs.value, price.value) : null))
+  const perDay = computed(() =>
+    item.value?.units == null ? null : sharedUnits(item.value.units, item.value.listings.length) / 30,
+  )
+  const back = computed(() =>
+    inputs.value && inputs.value.tiers?.length ? payback(inputs.value, price.value, perDay.value) : null,
+  )
+  const swings = computed(() => (inputs.value ? sensitivity(inputs.value, price.value).slice(0, 8) : []))
+  return { breakEven, floor, forMargin, buying, adverts, perDay, back, swings }
 }
 
 /** Competing offers on a market at their delivered price, and what I would make there, cheapest first. */

@@ -107,6 +107,7 @@ function save() {
         placeholder="Words in titles, reasons, notes"
         :input-props="{ 'aria-label': 'Search the sheaf' }"
       />
+      <NButton size="small" :disabled="!sheaf.kept.length" @click="router.push('/sheaves/what-if')">What if …</NButton>
       <NButton size="small" :disabled="!sheaf.decisions.size" @click="save">Save as CSV</NButton>
     </header>
     <DecisionTable

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { NButton, NInput } from 'naive-ui'
+import { ref } from 'vue'
+import { scenarioPartNames, scenarioParts, type ScenarioPart } from '@sickle/core/margin'
+import { toProblem } from '../problem'
+import { useScenarios } from '../stores/scenarios'
+import BareButton from './BareButton.vue'
+import HouseDrawer from './HouseDrawer.vue'
+import LineField from './LineField.vue'
+import NumberField from './NumberField.vue'
+
+/** The seller's what-ifs, each with what it changes. */
+defineProps<{ show: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+const scenarios = useScenarios()
+const [name, fault] = [ref(''), ref('')]
+async function told(doing: Promise<void>): Promise<boolean> {
+  fault.value = ''
+  try {
+    await doing
+    return true
+  } catch (thrown) {
+    fault.value = toProblem(thrown).message
+    return false
+  }
+}
+async function add() {
+  if (await told(scenarios.add(name.value))) name.value = ''
+}
+const setPart = (at: number, part: ScenarioPart, change: number) =>
+  told(scenarios.change(at, { changes: { ...scenarios.list[at]!.changes, [part]: change } }))
+const unit = (part: ScenarioPart) => (scenarioParts[part].as === 'share' ? '%' : 'points')
+</script>
+
+<template>
+  <HouseDrawer :show="show" title="What-ifs" :width="440" @close="emit('close')">
+    <div class="body">
+      <p class="small quiet">
+        Each changes costs or the price of a sale for the sake of comparison; your rules stay as they are. The rate of
+        exchange counts for offers in another currency than yours.
+      </p>
+      <section v-for="(s, i) in scenarios.list" :key="i" class="one" :aria-label="s.name">
+        <div class="row-gap">
+          <LineField
+            class="name"
+            :value="s.name"
+            :label="`Name of ${s.name}`"
+            @change="(to) => told(scenarios.change(i, { name: to.trim() }))"
+          />
+          <BareButton type="info" class="link small" :aria-label="`Remove ${s.name}`" @click="told(scenarios.remove(i))"
+            >Remove</BareButton
+          >
+        </div>
+        <div class="parts">
+          <template v-for="part in scenarioPartNames" :key="part">
+            <span :class="{ quiet: s.changes[part] === 0 }">{{ scenarioParts[part].label }}, {{ unit(part) }}</span>
+            <NumberField
+              :value="s.changes[part]"
+              percent
+              :min="scenarioParts[part].least"
+              :max="scenarioParts[part].most"
+              :label="`${scenarioParts[part].label} in ${s.name}`"
+              @change="(change) => setPart(i, part, change)"
+            />
+          </template>
+        </div>
+      </section>
+      <form class="row-gap" @submit.prevent="add">
+        <NInput
+          v-model:value="name"
+          size="small"
+          :maxlength="60"
+          placeholder="Name of another what-if"
+          :input-props="{ 'aria-label': 'Name of another what-if' }"
+        />
+        <NButton size="small" attr-type="submit" :disabled="name.trim() === ''">Add it</NButton>
+      </form>
+      <p v-if="fault" class="loss small" role="alert">{{ fault }}</p>
+    </div>
+  </HouseDrawer>
+</template>
+
+<style scoped>
+.body {
+  display: grid;
+  gap: 12px;
+}
+.one {
+  display: grid;
+  gap: 6px;
+  padding-bottom: 12px;
+  border-bottom: 1px solid var(--line);
+}
+.name {
+  flex: 1;
+}
+.parts {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 110px;
+  gap: 4px 10px;
+  align-items: center;
+  font-size: 13px;
+}
+</style>
