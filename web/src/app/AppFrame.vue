@@ -24,6 +24,7 @@ import { useKeys } from '@/shared/use-keys'
 import { useUndo } from '@/shared/use-undo'
 import AskDialog from './AskDialog.vue'
 import CommandPalette from './CommandPalette.vue'
+import PictureFinds from './PictureFinds.vue'
 import DropAnywhere from './DropAnywhere.vue'
 import KeysHelp from './KeysHelp.vue'
 import SheafStrip from './SheafStrip.vue'
@@ -131,6 +132,7 @@ useKeys('Everywhere', [
     <SheafStrip v-else />
     <DropAnywhere />
     <CommandPalette v-model:show="palette" />
+    <PictureFinds />
     <KeysHelp v-model:show="help" />
     <AskDialog />
   </div>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { refDebounced } from '@vueuse/core'
+import { refDebounced, useFileDialog } from '@vueuse/core'
 import { NInput } from 'naive-ui'
 import { computed, ref, useId, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { usePictureSearch } from '@/shared/stores/picture-search'
 import { useQuery } from '@/shared/stores/query'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useWorkspace } from '@/shared/stores/workspace'
@@ -31,10 +32,16 @@ interface Entry {
   hint: string
   run: () => unknown
 }
+const pictures = usePictureSearch()
+const { open: choosePicture, onChange: onPicture } = useFileDialog({ accept: 'image/*', multiple: false, reset: true })
+onPicture((files) => {
+  if (files?.[0]) void pictures.look(files[0])
+})
 const places = computed<Entry[]>(() => [
   ...stages.map((s) => ({ label: s.label, hint: 'stage', run: () => router.push(s.path) })),
   { label: 'Settings', hint: 'page', run: () => router.push('/settings') },
   { label: 'Pool of stores', hint: 'page', run: () => router.push('/rivals/pool') },
+  { label: 'Find by a picture …', hint: 'search', run: () => choosePicture() },
   { label: 'What if', hint: 'page', run: () => router.push('/sheaves/what-if') },
   { label: 'Stores most like me', hint: 'page', run: () => router.push('/rivals/alike') },
   ...query.cuts.map((c) => ({ label: c.name, hint: 'Cut', run: () => (query.use(c), router.push('/finds')) })),

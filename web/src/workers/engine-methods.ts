@@ -9,6 +9,7 @@ import type { ItemEngine, Shown } from './item-engine'
 import { lookMethods } from './look-methods'
 import { ownMethods, ownSource } from './own-methods'
 import { pauseEvery } from './pause'
+import { pictureMethods } from './picture-methods'
 import { poolMethods } from './pool-methods'
 import { seldom } from './seldom'
 import { storeEstimateMethods, storeListMethods, storePageMethods } from './store-methods'
@@ -42,6 +43,7 @@ export const engineMethods = {
   ...poolMethods(loaded, stores, own),
   ...ownMethods(loaded, own),
   ...supplyMethods(loaded),
+  ...pictureMethods(loaded),
 
   /** Brings what is worked out up to date with what rests, the rules and the corrections: only what they change is worked out again. */
   async load(context: CallContext, rules: SellerRules, corrections: Corrections) {

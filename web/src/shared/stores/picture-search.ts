@@ -1,0 +1,68 @@
+import { defineStore } from 'pinia'
+import { ref, shallowRef } from 'vue'
+import { PictureIndex } from '@sickle/core/goods'
+import { useServices } from '@/services/services'
+import type { ShownBy } from '@/workers/picture-methods'
+import { isOwnPicture } from '../own-picture'
+import { rasterOf } from '../raster'
+import { useWorkspace } from './workspace'
+
+/** A picture that is like the one that was dropped, and what shows it. */
+export interface PictureFound extends ShownBy {
+  address: string
+  /** 0–1 */
+  likeness: number
+}
+
+/** pictures that are told, and what of each sort shows one */
+const [mostPictures, mostEach] = [12, 4]
+
+/** What looks like a picture that the seller drops: items and offers. Only pictures that Sickle has itself are looked at. */
+export const usePictureSearch = defineStore('pictureSearch', () => {
+  const services = useServices()
+  const workspace = useWorkspace()
+  const isOpen = ref(false)
+  /** the dropped picture, as an address of this page */
+  const asked = ref<string | null>(null)
+  const found = shallowRef<PictureFound[] | null>(null)
+  const fault = ref('')
+  /** share of the pictures looked at */
+  const done = ref(0)
+  const index = new PictureIndex()
+  const known = new Set<string>()
+  let asking = 0
+
+  async function learn(isWanted: () => boolean): Promise<void> {
+    const all = (await services.engine.call('pictures', [])).filter((a) => isOwnPicture(a) && !known.has(a))
+    for (const [i, address] of all.entries()) {
+      if (!isWanted()) return
+      known.add(address)
+      const raster = await rasterOf(address).catch(() => null)
+      if (raster) index.add(address, raster)
+      done.value = (i + 1) / all.length
+    }
+  }
+
+  async function look(file: Blob): Promise<void> {
+    const mine = ++asking
+    if (asked.value !== null) URL.revokeObjectURL(asked.value)
+    const address = URL.createObjectURL(file)
+    fault.value = ''
+    asked.value = address
+    found.value = null
+    done.value = 0
+    isOpen.value = true
+    const raster = await rasterOf(address).catch(() => null)
+    if (raster === null) return void (fault.value = 'This file cannot be read as a picture.')
+    if (workspace.version === 0) return void (fault.value = 'Nothing is gathered yet that it could look like.')
+    await learn(() => mine === asking && isOpen.value)
+    if (mine !== asking) return
+    const likest = index.find(raster, mostPictures)
+    const shown = await services.engine.call('showing', [likest.map((l) => l.key), mostEach])
+    if (mine !== asking) return
+    found.value = likest
+      .map(({ key, likeness }, i) => ({ address: key, likeness, ...(shown[i] as ShownBy) }))
+      .filter((f) => f.items.length + f.offers.length > 0)
+  }
+  return { isOpen, asked, found, fault, done, look }
+})
