@@ -23,7 +23,12 @@ let base: string
 beforeAll(async () => {
   const webRoot = mkdtempSync(join(tmpdir(), 'sickle-'))
   writeFileSync(join(webRoot, 'index.html'), '<title>Sickle</title>')
-  const app = createApp({ webRoot, demo: { files: await demoBytes(demoFiles(world)), rules: {} }, sources })
+  const app = createApp({
+    webRoot,
+    demo: { files: await demoBytes(demoFiles(world)), rules: {} },
+    sources,
+    pictureHosts: [],
+  })
   server = await new Promise((resolve) => {
     const s = app.listen(0, '127.0.0.1', () => resolve(s))
   })

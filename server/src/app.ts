@@ -3,6 +3,7 @@ import helmet from 'helmet'
 import { picture } from '@sickle/standins'
 import { connector, type ConnectorDeps } from './connector'
 import type { ServedFile } from './demo-bytes'
+import { pictures } from './pictures'
 import { ownNameOnly, ownPagesOnly } from './own-site'
 
 export interface AppDeps {
@@ -10,10 +11,12 @@ export interface AppDeps {
   webRoot: string | null
   demo: { files: ServedFile[]; rules: unknown }
   sources: ConnectorDeps
+  /** hosts that pictures may be fetched from */
+  pictureHosts: readonly string[]
 }
 
 /** The server without its socket: strict headers, the application, the demo's files and pictures, the sources. */
-export function createApp({ webRoot, demo, sources }: AppDeps): Express {
+export function createApp({ webRoot, demo, sources, pictureHosts }: AppDeps): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(ownNameOnly)
@@ -63,6 +66,7 @@ export function createApp({ webRoot, demo, sources }: AppDeps): Express {
     res.set('Cache-Control', 'public, max-age=86400').type('image/svg+xml').send(svg)
   })
   app.use('/demo', (_, res) => void res.status(404).type('text/plain').send('There is no such demo file.'))
+  app.use('/api/pictures', ownPagesOnly, pictures(pictureHosts))
   app.use('/api', ownPagesOnly, connector(sources))
   if (webRoot !== null) {
     app.use(express.static(webRoot, { index: 'index.html', maxAge: '1h', setHeaders: noStoreForPages }))

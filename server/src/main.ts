@@ -5,12 +5,14 @@ import { demoCosts, demoFiles, demoImports, demoRates, demoSchedules } from '@si
 import { createApp } from './app'
 import { readConfig } from './config'
 import { demoBytes } from './demo-bytes'
+import { readPictureHosts } from './picture-hosts'
 import { readSources } from './sources-config'
 
 const config = readConfig(process.env)
 const webRoot = fileURLToPath(new URL('../../web/dist/', import.meta.url))
 const files = await demoBytes(demoFiles())
 const rules = { schedules: demoSchedules, rates: demoRates, costs: demoCosts, imports: demoImports }
+const pictureHosts = readPictureHosts(process.env)
 const sources = {
   sources: readSources(process.env),
   fetch,
@@ -18,7 +20,7 @@ const sources = {
   random: () => Math.random(),
   sleep: (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms)),
 }
-const app = createApp({ webRoot: existsSync(webRoot) ? webRoot : null, demo: { files, rules }, sources })
+const app = createApp({ webRoot: existsSync(webRoot) ? webRoot : null, demo: { files, rules }, sources, pictureHosts })
 const server = app.listen(config.port, config.host, (error?: Error) => {
   if (error) {
     const taken = (error as NodeJS.ErrnoException).code === 'EADDRINUSE'
