@@ -44,7 +44,7 @@ export default defineConfig({
     command: 'node server/dist/main.js',
     cwd: fileURLToPath(new URL('..', import.meta.url)),
     url: `http://127.0.0.1:${port}/demo/index.json`,
-    env: { SICKLE_PORT: port },
+    env: { SICKLE_PORT: port, SICKLE_PICTURES: 'standin' },
     timeout: 240_000,
     reuseExistingServer: false,
   },

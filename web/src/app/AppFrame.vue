@@ -13,6 +13,7 @@ import { usePool } from '@/shared/stores/pool'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
 import { useScans } from '@/shared/stores/scans'
+import { wantPictures } from '@/shared/picture-copies'
 import { useScenarios } from '@/shared/stores/scenarios'
 import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
@@ -55,6 +56,7 @@ onMounted(async () => {
   try {
     await writeLock.begin()
     await Promise.all(stores.map((s) => s.load()))
+    if (settings.value.pictures) await wantPictures(true).catch(() => [])
     await scans.load()
     await workspace.reload()
     await workspace.audit()

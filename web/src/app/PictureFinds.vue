@@ -30,7 +30,7 @@ async function look(key: string, title: string) {
       </p>
       <p v-else class="small quiet" role="status">
         {{ plural(search.found.length, 'picture') }}, the likest first, by shape and shade and not by colour; 1 is the
-        same. Only pictures that Sickle has itself are looked at.
+        same. Pictures elsewhere count where Settings let them in.
       </p>
     </div>
     <ul v-if="search.found" class="found" tabindex="0" aria-label="Pictures that look like it">

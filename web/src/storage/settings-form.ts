@@ -13,6 +13,8 @@ export interface Settings {
   /** how the seller writes numbers */
   decimal: DecimalMark
   sideFolded: boolean
+  /** whether pictures of listed hosts are fetched */
+  pictures: boolean
   /** measures that have a strip above the finds, and columns of the finds, in order */
   strips: string[]
   columns: string[]
@@ -22,6 +24,7 @@ export const usualSettings = (): Settings => ({
   theme: 'light',
   decimal: '.',
   sideFolded: false,
+  pictures: false,
   strips: [...usualStrips],
   columns: [...usualColumns],
 })
@@ -30,6 +33,7 @@ export const settingsSchema = record({
   theme: oneOf('light', 'dark'),
   decimal: oneOf('.', ','),
   sideFolded: truth(),
+  pictures: truth(),
   strips: listOf(text(60), mostStrips),
   columns: listOf(text(60), 100).min(1, 'must name a column'),
 })

@@ -3,7 +3,7 @@ import { ref, shallowRef } from 'vue'
 import { PictureIndex } from '@sickle/core/goods'
 import { useServices } from '@/services/services'
 import type { ShownBy } from '@/workers/picture-methods'
-import { isOwnPicture } from '../own-picture'
+import { mayBeShown, shownFrom } from '../picture-copies'
 import { rasterOf } from '../raster'
 import { useWorkspace } from './workspace'
 
@@ -17,7 +17,7 @@ export interface PictureFound extends ShownBy {
 /** pictures that are told, and what of each sort shows one */
 const [mostPictures, mostEach] = [12, 4]
 
-/** What looks like a picture that the seller drops: items and offers. Only pictures that Sickle has itself are looked at. */
+/** What looks like a picture that the seller drops: items and offers. Only pictures that Sickle may have are looked at. */
 export const usePictureSearch = defineStore('pictureSearch', () => {
   const services = useServices()
   const workspace = useWorkspace()
@@ -33,11 +33,12 @@ export const usePictureSearch = defineStore('pictureSearch', () => {
   let asking = 0
 
   async function learn(isWanted: () => boolean): Promise<void> {
-    const all = (await services.engine.call('pictures', [])).filter((a) => isOwnPicture(a) && !known.has(a))
+    const all = (await services.engine.call('pictures', [])).filter((a) => mayBeShown(a) && !known.has(a))
     for (const [i, address] of all.entries()) {
       if (!isWanted()) return
       known.add(address)
-      const raster = await rasterOf(address).catch(() => null)
+      const from = await shownFrom(address)
+      const raster = from === null ? null : await rasterOf(from).catch(() => null)
       if (raster) index.add(address, raster)
       done.value = (i + 1) / all.length
     }

@@ -1,21 +1,34 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { isOwnPicture } from '@/shared/own-picture'
+import { mayBeShown, shownFrom } from '@/shared/picture-copies'
 
-/** A picture that Sickle's own server has, else a quiet tile with the first letter: pictures elsewhere are not fetched. */
+/** A picture of goods, else a quiet tile with the first letter: those elsewhere are only fetched where the seller wants it. */
 const { src, title, size = 38 } = defineProps<{ src: string | null; title: string; size?: number }>()
 const failed = ref(false)
 watch(
   () => src,
   () => (failed.value = false),
 )
-const own = computed(() => (isOwnPicture(src) && !failed.value ? src : null))
+/** a copy of one that stands elsewhere, once it is here */
+const copy = ref<string | null>(null)
+watch(
+  () => [src, mayBeShown(src)] as const,
+  async ([address, isWanted]) => {
+    copy.value = null
+    if (address === null || !isWanted || isOwnPicture(address)) return
+    const from = await shownFrom(address)
+    if (address === src) copy.value = from
+  },
+  { immediate: true },
+)
+const shown = computed(() => (failed.value ? null : isOwnPicture(src) ? src : copy.value))
 const tones = ['#cfe0d8', '#e8dab8', '#d3dde8', '#e8cfc4', '#dde4c2', '#dccfe2']
 const tone = computed(() => tones[[...title].reduce((sum, c) => sum + c.charCodeAt(0), 0) % tones.length])
 </script>
 
 <template>
-  <img v-if="own" :src="own" alt="" :width="size" :height="size" loading="lazy" @error="failed = true" />
+  <img v-if="shown" :src="shown" alt="" :width="size" :height="size" loading="lazy" @error="failed = true" />
   <span
     v-else
     class="tile"

@@ -14,6 +14,7 @@ import MoneyField from '@/shared/widgets/MoneyField.vue'
 import NumberField from '@/shared/widgets/NumberField.vue'
 import BackupPanel from './BackupPanel.vue'
 import LearnedPanel from './LearnedPanel.vue'
+import PicturesPanel from './PicturesPanel.vue'
 import RateTable from './RateTable.vue'
 import TaughtPanel from './TaughtPanel.vue'
 import HouseSelect from '@/shared/widgets/HouseSelect.vue'
@@ -108,6 +109,7 @@ const sign = computed(() => currencySign(rules.home))
         schedule for each market.
       </p>
     </section>
+    <PicturesPanel class="panel" />
     <RateTable class="panel" @change="(rates) => change({ rates })" />
     <LearnedPanel class="panel" />
     <TaughtPanel class="panel" />
