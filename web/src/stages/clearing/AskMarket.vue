@@ -10,7 +10,7 @@ import BareButton from '@/shared/widgets/BareButton.vue'
 import HouseModal from '@/shared/widgets/HouseModal.vue'
 import HouseSelect from '@/shared/widgets/HouseSelect.vue'
 import LongText from '@/shared/widgets/LongText.vue'
-import { statusWords } from './status-words'
+import { statusWords } from '@/shared/status-words'
 import { useBringAnswers, useClearing } from './clearing-store'
 
 /** All that is unknown is copied out in one go, and what a market answers is pasted back. */

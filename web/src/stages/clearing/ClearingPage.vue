@@ -12,7 +12,7 @@ import AskMarket from './AskMarket.vue'
 import AvoidList from './AvoidList.vue'
 import ClearingTable from './ClearingTable.vue'
 import { useClearing, type ClearingOf } from './clearing-store'
-import { statusWords } from './status-words'
+import { statusWords } from '@/shared/status-words'
 
 /** Whether hundreds of items may be listed, all at once, before any time is lost on them. */
 const clearing = useClearing()

@@ -12,7 +12,7 @@ import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import HouseModal from '@/shared/widgets/HouseModal.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'
 import type { ClearingRows } from '@/workers/clearing-methods'
-import { statusWords } from './status-words'
+import { statusWords } from '@/shared/status-words'
 
 /** Items with whether each may be listed, which line says so, and when that was looked up. */
 defineProps<{ rows: ClearingRows['rows'] }>()

@@ -5,6 +5,7 @@ import type { MatchDesk } from '@sickle/core/catalog'
 import { count, money, plural } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { canIGetIt } from '@/shared/answers'
+import { statusWords } from '@/shared/status-words'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import PackStepper from '@/shared/widgets/PackStepper.vue'
 import CostAgainstDays from './CostAgainstDays.vue'
@@ -43,6 +44,11 @@ defineExpose({ focusSearch: () => search.value?.focus() })
         {{ item.units === null ? 'units not known' : `${count(item.units)} units in 30 days` }} · pack of
         <PackStepper :value="item.pack" label="Pieces in the listing" @change="setPack" />
         {{ item.packFrom === null ? 'assumed' : item.packFrom === 'set by you' ? 'set by you' : `“${item.packFrom}”` }}
+      </p>
+      <p v-if="item.clearing === 'restricted' || item.clearing === 'needs approval'" class="small">
+        <RouterLink to="/clearing" :class="statusWords[item.clearing].tone"
+          >{{ statusWords[item.clearing].sign }} {{ statusWords[item.clearing].label }}</RouterLink
+        >
       </p>
       <p class="small">{{ canIGetIt(item, rules.home) }}</p>
       <CostAgainstDays :choice="item.choice" :home="rules.home" />
