@@ -58,6 +58,15 @@ export const shippedCuts: readonly Cut[] = [
     },
   },
   {
+    name: 'From shop to source',
+    ships: true,
+    query: {
+      ...emptyQuery,
+      limits: { oneItemStores: [1, null], markUp: [1, null] },
+      sort: { by: 'markUp', descending: true },
+    },
+  },
+  {
     name: 'To promote in clips',
     ships: true,
     query: {

@@ -24,6 +24,11 @@ function daysListed({ listings, windowEnd }: Item): number | null {
   return days.length ? daysSince(Math.min(...days), windowEnd) : null
 }
 
+/** Profit in what the goods cost landed, by the offer that is reckoned with, where it earns most; null for goods that cost nothing. */
+function markUp({ best, landedE4 }: Item): number | null {
+  return best?.profitE4 == null || landedE4 === null || landedE4 <= 0 ? null : best.profitE4 / landedE4
+}
+
 /** Measures that are worked out of several figures. */
 const workedOut: readonly Measure[] = [
   {
@@ -216,6 +221,14 @@ const workedOut: readonly Measure[] = [
     format: 'count',
     of: (i) => i.reach.oneItemStores,
     scale: { from: 0, to: 28, kind: 'linear' },
+  },
+  {
+    name: 'markUp',
+    label: 'Mark-up over cost',
+    format: 'percent',
+    of: (i) => markUp(i),
+    scale: { from: -1, to: 6, kind: 'linear' },
+    band: [1, null],
   },
   {
     name: 'worth',
