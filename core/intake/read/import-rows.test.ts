@@ -215,7 +215,10 @@ test.each(['bytes', 'text'])('a row without an end is refused with its number, r
 
 test('a price list says in how many days goods come, what they weigh and measure, whichever way it is read', async () => {
   const head = 'Supplier;Offer number;Title;Unit price;Lead time;Weight (kg);Parcel size (cm);Currency'
-  const rows = ['Sill Mill;1;Window feeder;2,50;7-10 days;0,35;30 x 20 x 10;EUR', 'Sill Mill;2;Ladle, oak;1,20;5 days;;;EUR']
+  const rows = [
+    'Sill Mill;1;Window feeder;2,50;7-10 days;0,35;30 x 20 x 10;EUR',
+    'Sill Mill;2;Ladle, oak;1,20;5 days;;;EUR',
+  ]
   const { result } = await bring([head, ...rows].join('\r\n'))
   const { table, doubts } = result
   expect(doubts).toEqual([])

@@ -108,6 +108,13 @@ const own = useOwn()
   color: var(--clay);
   font-weight: 500;
 }
+/* what may not be listed is told in full, if need be in a line of its own */
+.words:has(.barred) .title {
+  -webkit-line-clamp: 1;
+}
+.words:has(.barred) .meta {
+  white-space: normal;
+}
 .mine {
   color: var(--slate);
 }
