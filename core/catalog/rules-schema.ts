@@ -21,7 +21,6 @@ export const rulesSchema = record({
   }),
   costs: record(ofRules(costSchemas)),
   minProfitE4: moneyE4(),
-  wantedMargin: span(0, 0.99),
   stepE4: moneyE4(),
   worth: worthSchema,
   supply: supplyRulesSchema,
@@ -54,7 +53,6 @@ export function rulesNow(stored: unknown): unknown {
   const fresh = plainRules(o.homeCurrency)
   return {
     ...o,
-    wantedMargin: o.wantedMargin ?? fresh.wantedMargin,
     worth: o.worth ?? fresh.worth,
     supply: { ...fresh.supply, ...o.supply },
     costs: { ...fresh.costs, ...o.costs },

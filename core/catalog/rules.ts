@@ -15,8 +15,6 @@ export interface SellerRules {
   costs: RuleCosts
   /** least profit a price may leave, and the step under the lowest competing price */
   minProfitE4: number
-  /** margin that the seller wants, beside those that are always told */
-  wantedMargin: number
   stepE4: number
   worth: WorthRules
   /** what an offer has to keep to be chosen */
@@ -78,7 +76,6 @@ export function plainRules(homeCurrency: string): SellerRules {
     schedules: [],
     costs: ofRules(blankInputs(homeCurrency)),
     minProfitE4: 20_000,
-    wantedMargin: 0.25,
     stepE4: 100,
     worth: worthRules,
     supply: supplyRules,

@@ -1,6 +1,6 @@
 import { mostStrips, usualStrips } from '@sickle/core/engine'
 import type { DecimalMark } from '@sickle/core/money'
-import { listOf, oneOf, record, text, truth } from '@sickle/core/schema'
+import { listOf, oneOf, record, span, text, truth } from '@sickle/core/schema'
 
 /** Columns of the finds where the seller chose no others. */
 export const usualColumns: readonly string[] = ['price', 'units', 'trend', 'sold', 'room', 'landed', 'profit', 'worth']
@@ -13,6 +13,8 @@ export interface Settings {
   /** how the seller writes numbers */
   decimal: DecimalMark
   sideFolded: boolean
+  /** margin that is told beside those that always are; no figure of an item rests on it */
+  wantedMargin: number
   /** whether pictures of listed hosts are fetched */
   pictures: boolean
   /** measures that have a strip above the finds, and columns of the finds, in order */
@@ -24,6 +26,7 @@ export const usualSettings = (): Settings => ({
   theme: 'light',
   decimal: '.',
   sideFolded: false,
+  wantedMargin: 0.25,
   pictures: false,
   strips: [...usualStrips],
   columns: [...usualColumns],
@@ -33,6 +36,7 @@ export const settingsSchema = record({
   theme: oneOf('light', 'dark'),
   decimal: oneOf('.', ','),
   sideFolded: truth(),
+  wantedMargin: span(0, 0.99),
   pictures: truth(),
   strips: listOf(text(60), mostStrips),
   columns: listOf(text(60), 100).min(1, 'must name a column'),

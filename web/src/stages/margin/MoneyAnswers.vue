@@ -2,12 +2,12 @@
 import { computed } from 'vue'
 import { amount, count, currencySign, decimal, money, percent, plural } from '@/shared/format'
 import type { Costing } from './use-costing'
-import { useRules } from '@/shared/stores/rules'
+import { useSettings } from '@/shared/stores/settings'
 import NumberField from '@/shared/widgets/NumberField.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 const { costing, home } = defineProps<{ costing: Costing; home: string }>()
-const rules = useRules()
+const settings = useSettings()
 /** Where the floor holds, if fee steps make it stop holding further up. */
 const holds = computed(() => {
   const ranges = costing.floor.value?.ranges ?? []
@@ -29,14 +29,14 @@ const holds = computed(() => {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="b in costing.buying.value" :key="b.margin">
-          <td v-if="b.margin === rules.rules.wantedMargin">
+        <tr v-for="b in costing.buying.value" :key="b.margin === settings.value.wantedMargin ? 'wanted' : b.margin">
+          <td v-if="b.margin === settings.value.wantedMargin">
             <NumberField
               :value="b.margin"
               percent
               :max="0.99"
               label="Margin that I want"
-              @change="(wantedMargin) => rules.set({ ...rules.rules, wantedMargin })"
+              @change="(wantedMargin) => settings.change({ wantedMargin })"
             />
           </td>
           <td v-else>{{ percent(b.margin) }}</td>

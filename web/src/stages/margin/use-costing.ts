@@ -13,6 +13,7 @@ import {
 } from '@sickle/core/margin'
 import type { Rung } from '@/shared/charts/ladder'
 import { useRules } from '@/shared/stores/rules'
+import { useSettings } from '@/shared/stores/settings'
 
 /** All answers of money for an item on a market at a price; every number follows at once when one changes. */
 export function useCosting(item: Ref<Item | null>, market: Ref<string>) {
@@ -58,12 +59,12 @@ export function useCosting(item: Ref<Item | null>, market: Ref<string>) {
 
 /** What follows from the costs and a price. */
 function useAnswers(item: Ref<Item | null>, inputs: Ref<CostInputs | null>, price: Ref<number>) {
-  const rules = useRules()
+  const [rules, settings] = [useRules(), useSettings()]
   const breakEven = computed(() => (inputs.value ? solvePrice(inputs.value, { profitE4: 0 }) : null))
   const floor = computed(() => (inputs.value ? solvePrice(inputs.value, { profitE4: rules.rules.minProfitE4 }) : null))
   const forMargin = (margin: number) => (inputs.value ? solvePrice(inputs.value, { margin }).lowestE4 : null)
   const buying = computed(() =>
-    [...new Set([0.1, 0.2, 0.3, rules.rules.wantedMargin])]
+    [...new Set([0.1, 0.2, 0.3, settings.value.wantedMargin])]
       .sort((a, b) => a - b)
       .map((margin) => ({
         margin,
