@@ -1,3 +1,5 @@
+import { brightness, slowWaves } from './slow-waves'
+
 /** side of the square that a picture is shrunk to before it is looked at */
 export const printSide = 32
 /** side of the corner of slow waves that is kept */
@@ -24,9 +26,11 @@ export function picturePrint(rgba: ArrayLike<number>): PicturePrint {
   if (rgba.length !== pixels * 4) throw new RangeError(`a print is made of ${pixels} pixels, not of ${rgba.length / 4}`)
   const grey = Float64Array.from({ length: pixels }, (_, i) => {
     const [r, g, b] = pixelAt(rgba, i)
-    return 0.299 * r + 0.587 * g + 0.114 * b
+    return brightness(r, g, b)
   })
-  return { hash: hashOf(slowWaves(grey)), rgb: colourOfThing(rgba) }
+  // What is nothing but for rounding is nothing: a plain picture has one print, not a print by chance.
+  const slow = slowWaves(grey, printSide, kept).map((v) => Math.round(v * 1000) / 1000)
+  return { hash: hashOf(slow), rgb: colourOfThing(rgba) }
 }
 
 type Colour = [number, number, number]
@@ -55,30 +59,6 @@ function colourOfThing(rgba: ArrayLike<number>): Colour {
     for (const k of [0, 1, 2] as const) sum[k] += w * colour[k]
   }
   return weight === 0 ? ground : (sum.map((v) => Math.round(v / weight)) as Colour)
-}
-
-/** cos(π k (2 i + 1) / 2 n), k row by row */
-const waves = Float64Array.from({ length: kept * printSide }, (_, at) =>
-  Math.cos((Math.PI * Math.floor(at / printSide) * (2 * (at % printSide) + 1)) / (2 * printSide)),
-)
-
-/** The 8 × 8 slowest coefficients of the cosine transform, unscaled. */
-function slowWaves(grey: Float64Array): Float64Array {
-  const n = printSide
-  // Along the rows first, then down the columns.
-  const rows = new Float64Array(kept * n)
-  for (let u = 0; u < kept; u++)
-    for (let y = 0; y < n; y++)
-      for (let x = 0; x < n; x++)
-        rows[u * n + y] = (rows[u * n + y] as number) + (grey[y * n + x] as number) * (waves[u * n + x] as number)
-  const found = new Float64Array(kept * kept)
-  for (let v = 0; v < kept; v++)
-    for (let u = 0; u < kept; u++)
-      for (let y = 0; y < n; y++)
-        found[v * kept + u] =
-          (found[v * kept + u] as number) + (rows[u * n + y] as number) * (waves[v * n + y] as number)
-  // What is nothing but for rounding is nothing: a plain picture has one print, not a print by chance.
-  return found.map((v) => Math.round(v * 1000) / 1000)
 }
 
 function hashOf(slow: Float64Array): string {

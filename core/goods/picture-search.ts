@@ -1,3 +1,5 @@
+import { brightness, slowWaves } from './slow-waves'
+
 /** Pixels of a picture, four bytes each, row by row. */
 export interface Raster {
   rgba: ArrayLike<number>
@@ -41,10 +43,6 @@ const views: readonly Rect[] = [1, 0.91, 0.82].flatMap((share) => {
         [1, 1],
       ].map(([x = 0, y = 0]) => at(x * rest, y * rest))
 })
-
-const cosines = Float64Array.from({ length: waves * side }, (_, at) =>
-  Math.cos((Math.PI * Math.floor(at / side) * (2 * (at % side) + 1)) / (2 * side)),
-)
 
 /**
  * Finds pictures that show the same by their slow cosine waves (the DCT of Zauner 2010, section 3.2, not cut to bits), of each picture as a whole
@@ -174,35 +172,17 @@ function printOf({ rgba, width, height }: Raster, { left, top, right, bottom }: 
       for (let v = y0; v < y1; v++)
         for (let u = x0; u < x1; u++) {
           const p = (v * width + u) * 4
-          sum += 0.299 * (rgba[p] as number) + 0.587 * (rgba[p + 1] as number) + 0.114 * (rgba[p + 2] as number)
+          sum += brightness(rgba[p] as number, rgba[p + 1] as number, rgba[p + 2] as number)
         }
       grey[y * side + x] = sum / ((x1 - x0) * (y1 - y0))
     }
-  return slowWaves(grey)
+  const found = slowWaves(grey, side, waves).subarray(1)
+  const size = Math.hypot(...found)
+  return Int8Array.from(found, (w) => (size < nothing ? 0 : Math.round((w / size) * scale)))
 }
 
 /** Pixels of one of `side` equal parts between two edges, at least one. */
 function span(from: number, to: number, at: number, most: number): [number, number] {
   const first = Math.min(most - 1, Math.floor(from + ((to - from) * at) / side))
   return [first, Math.max(first + 1, Math.min(most, Math.floor(from + ((to - from) * (at + 1)) / side)))]
-}
-
-function slowWaves(grey: Float64Array): Int8Array {
-  const rows = new Float64Array(waves * side)
-  for (let u = 0; u < waves; u++)
-    for (let y = 0; y < side; y++) {
-      let sum = 0
-      for (let x = 0; x < side; x++) sum += (grey[y * side + x] as number) * (cosines[u * side + x] as number)
-      rows[u * side + y] = sum
-    }
-  const found = new Float64Array(length)
-  for (let v = 0; v < waves; v++)
-    for (let u = 0; u < waves; u++) {
-      if (u === 0 && v === 0) continue
-      let sum = 0
-      for (let y = 0; y < side; y++) sum += (rows[u * side + y] as number) * (cosines[v * side + y] as number)
-      found[v * waves + u - 1] = sum
-    }
-  const size = Math.hypot(...found)
-  return Int8Array.from(found, (w) => (size < nothing ? 0 : Math.round((w / size) * scale)))
 }

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { NButton, NInput } from 'naive-ui'
 import { ref } from 'vue'
-import { scenarioPartNames, scenarioParts, type ScenarioPart } from '@sickle/core/margin'
+import { scenarioPartNames, scenarioParts, type Scenario, type ScenarioPart } from '@sickle/core/margin'
 import { toProblem } from '../problem'
 import { useScenarios } from '../stores/scenarios'
+import AddByName from './AddByName.vue'
 import BareButton from './BareButton.vue'
 import HouseDrawer from './HouseDrawer.vue'
 import LineField from './LineField.vue'
@@ -13,7 +13,7 @@ import NumberField from './NumberField.vue'
 defineProps<{ show: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const scenarios = useScenarios()
-const [name, fault] = [ref(''), ref('')]
+const fault = ref('')
 async function told(doing: Promise<void>): Promise<boolean> {
   fault.value = ''
   try {
@@ -24,11 +24,9 @@ async function told(doing: Promise<void>): Promise<boolean> {
     return false
   }
 }
-async function add() {
-  if (await told(scenarios.add(name.value))) name.value = ''
-}
-const setPart = (at: number, part: ScenarioPart, change: number) =>
-  told(scenarios.change(at, { changes: { ...scenarios.list[at]!.changes, [part]: change } }))
+const add = (name: string) => told(scenarios.add(name))
+const setPart = (at: number, { changes }: Scenario, part: ScenarioPart, change: number) =>
+  told(scenarios.change(at, { changes: { ...changes, [part]: change } }))
 const unit = (part: ScenarioPart) => (scenarioParts[part].as === 'share' ? '%' : 'points')
 </script>
 
@@ -60,21 +58,12 @@ const unit = (part: ScenarioPart) => (scenarioParts[part].as === 'share' ? '%' :
               :min="scenarioParts[part].least"
               :max="scenarioParts[part].most"
               :label="`${scenarioParts[part].label} in ${s.name}`"
-              @change="(change) => setPart(i, part, change)"
+              @change="(change) => setPart(i, s, part, change)"
             />
           </template>
         </div>
       </section>
-      <form class="row-gap" @submit.prevent="add">
-        <NInput
-          v-model:value="name"
-          size="small"
-          :maxlength="60"
-          placeholder="Name of another what-if"
-          :input-props="{ 'aria-label': 'Name of another what-if' }"
-        />
-        <NButton size="small" attr-type="submit" :disabled="name.trim() === ''">Add it</NButton>
-      </form>
+      <AddByName label="Name of another what-if" placeholder="Name of another what-if" :add="add" />
       <p v-if="fault" class="loss small" role="alert">{{ fault }}</p>
     </div>
   </HouseDrawer>

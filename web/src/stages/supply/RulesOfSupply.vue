@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { NButton, NCheckbox, NInput } from 'naive-ui'
+import { NCheckbox } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { supplyRulesSchema, type OriginCosts, type SupplyRules } from '@sickle/core/supply'
 import { faultIn } from '@/shared/fault-in'
 import { currencySign } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
+import AddByName from '@/shared/widgets/AddByName.vue'
 import BareButton from '@/shared/widgets/BareButton.vue'
 import LineField from '@/shared/widgets/LineField.vue'
 import HouseDrawer from '@/shared/widgets/HouseDrawer.vue'
@@ -37,12 +38,9 @@ const bounds: { name: Bound; label: string; whole: boolean; max: number }[] = [
 const origin = (at: number, some: Partial<OriginCosts>) =>
   change({ imports: now.value.imports.map((o, i) => (i === at ? { ...o, ...some } : o)) })
 const without = (at: number) => change({ imports: now.value.imports.filter((_, i) => i !== at) })
-const country = ref('')
-async function addOrigin() {
-  await change({
-    imports: [...now.value.imports, { origin: country.value.trim(), dutyRatio: 0, importTaxRatio: 0 }],
-  })
-  if (fault.value === '') country.value = ''
+async function addOrigin(origin: string): Promise<boolean> {
+  await change({ imports: [...now.value.imports, { origin, dutyRatio: 0, importTaxRatio: 0 }] })
+  return fault.value === ''
 }
 const namesIn = (typed: string) =>
   typed
@@ -137,15 +135,7 @@ const namesIn = (typed: string) =>
           </tr>
         </tbody>
       </PlainTable>
-      <form class="row-gap" @submit.prevent="addOrigin">
-        <NInput
-          v-model:value="country"
-          size="small"
-          placeholder="A country, as offers state it"
-          :input-props="{ 'aria-label': 'A country' }"
-        />
-        <NButton size="small" attr-type="submit" :disabled="country.trim() === ''">Add it</NButton>
-      </form>
+      <AddByName label="A country" placeholder="A country, as offers state it" :add="addOrigin" />
       <p class="small quiet">Any other country has the duty and import tax of your costs in Margin.</p>
       <p v-if="fault" class="loss small" role="alert">{{ fault }}</p>
     </div>
