@@ -100,6 +100,11 @@ test('every dialog, drawer and popover has a name, passes the strictest rules, t
     if (view === 'Margin') await opened(page, button(/^Fees of /), 'Fees', found)
     if (view === 'Launch') await opened(page, button('Remove'), 'Remove a draft', found)
   }
+  await page.getByRole('link', { name: /^Sheaves/ }).click()
+  await button('What if …').click()
+  await expect(page.getByRole('table', { name: 'What is kept, under what-ifs' })).toBeVisible()
+  found.push(...(await faults(page, 'What if')))
+  await opened(page, button('What-ifs …'), 'What-ifs', found)
   await page.getByRole('button', { name: /First sheaf/ }).click()
   await page.getByText('New sheaf …').click()
   await expect(page.getByRole('dialog', { name: 'New sheaf' })).toBeVisible()

@@ -1,6 +1,7 @@
 import { lookup } from 'node:dns/promises'
 import http, { type IncomingMessage } from 'node:http'
 import https from 'node:https'
+import { imageSize } from 'image-size'
 import ipaddr from 'ipaddr.js'
 
 /** A picture that is not fetched, and why; told to the page, with nothing of the answer. */
@@ -23,6 +24,7 @@ export interface FetchedPicture {
 }
 
 const mostBytes = 5_000_000
+const mostPixels = 40_000_000
 const longestMs = 10_000
 const mostRedirects = 3
 
@@ -38,7 +40,8 @@ export async function fetchPicture(address: string, ways: PictureWays): Promise<
     let next = address
     for (let step = 0; step <= mostRedirects; step++) {
       const url = listed(next, ways.hosts)
-      const answer = await ways.open(url, await publicAddress(url.hostname, ways.resolve), signal)
+      const found = await inTime(publicAddress(url.hostname, ways.resolve), signal)
+      const answer = await ways.open(url, found, signal)
       const { statusCode = 0, headers } = answer
       if (statusCode >= 300 && statusCode < 400 && headers.location !== undefined) {
         answer.destroy()
@@ -57,6 +60,15 @@ export async function fetchPicture(address: string, ways: PictureWays): Promise<
     if (error instanceof PictureRefused) throw error
     throw new PictureRefused(signal.aborted ? 'it takes too long' : 'it cannot be reached', { cause: error })
   }
+}
+
+/** A name that nobody answers for is not waited for without end. */
+function inTime<T>(doing: Promise<T>, signal: AbortSignal): Promise<T> {
+  signal.throwIfAborted()
+  const ended = new Promise<never>((_, reject) =>
+    signal.addEventListener('abort', () => reject(new Error('too late')), { once: true }),
+  )
+  return Promise.race([doing, ended])
 }
 
 function listed(address: string, hosts: readonly string[]): URL {
@@ -96,14 +108,28 @@ async function readUpTo(answer: IncomingMessage, most: number): Promise<Buffer> 
   return Buffer.concat(parts)
 }
 
-/** By the first bytes, not by what is said of it: a drawing that can hold a script is none of these. */
+const bitmaps = new Map([
+  ['png', 'image/png'],
+  ['jpg', 'image/jpeg'],
+  ['gif', 'image/gif'],
+  ['webp', 'image/webp'],
+])
+
+/** By its own first bytes, not by what is said of it. A drawing can hold a script, and few bytes can unfold to a picture that no page can hold. */
 function bitmapType(bytes: Buffer): string {
-  const text = bytes.subarray(0, 12).toString('latin1')
-  if (text.startsWith('\x89PNG\r\n\x1a\n')) return 'image/png'
-  if (text.startsWith('\xff\xd8\xff')) return 'image/jpeg'
-  if (text.startsWith('GIF87a') || text.startsWith('GIF89a')) return 'image/gif'
-  if (text.startsWith('RIFF') && text.slice(8) === 'WEBP') return 'image/webp'
-  throw new PictureRefused('it is no picture of a known kind')
+  const { type, width, height } = sizeOf(bytes)
+  const known = bitmaps.get(type ?? '')
+  if (known === undefined) throw new PictureRefused('it is no picture of a known kind')
+  if (!(width * height <= mostPixels)) throw new PictureRefused('it is too large')
+  return known
+}
+
+function sizeOf(bytes: Buffer): { type?: string; width: number; height: number } {
+  try {
+    return imageSize(bytes)
+  } catch {
+    return { width: 0, height: 0 } // nothing that is known
+  }
 }
 
 /** The network as it is. */

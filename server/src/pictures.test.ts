@@ -7,6 +7,10 @@ import { pictures } from './pictures'
 import { standinPicture } from './standin-picture'
 
 const png = standinPicture('x').bytes
+/** few bytes that say they are 60,000 × 60,000 pixels */
+const bomb = Buffer.from(png)
+bomb.writeUInt32BE(60_000, 16)
+bomb.writeUInt32BE(60_000, 20)
 const svg = '<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>'
 const host = 'pictures.example.org'
 let sent = 0
@@ -45,6 +49,8 @@ const hostile = createServer((req, res) => {
       return as('image/png', svg)
     case '/page':
       return as('image/jpeg', '<!doctype html><script>alert(1)</script>')
+    case '/bomb.png':
+      return as('image/png', bomb)
     case '/slow':
       return undefined
     default:
@@ -108,6 +114,7 @@ test.each([
   [`http://${host}/endless`, 'it is too large'],
   [`http://${host}/drawing.png`, 'it is no picture of a known kind'],
   [`http://${host}/page`, 'it is no picture of a known kind'],
+  [`http://${host}/bomb.png`, 'it is too large'],
   [`http://${host}/gone`, 'it was answered 404'],
   [`http://${host}/slow`, 'it takes too long'],
 ])('%s: %s', async (address, why) => expect(await refused(address)).toBe(why))
@@ -138,6 +145,8 @@ test('a host that cannot be found, or does not answer, is said to be out of reac
   const lost = () => Promise.reject(new Error('ENOTFOUND'))
   expect(await refused(`http://${host}/good.png`, { resolve: lost })).toBe('it cannot be reached')
   expect(await refused(`http://${host}/good.png`, { open: lost })).toBe('it cannot be reached')
+  const never = () => new Promise<string[]>(() => undefined)
+  expect(await refused(`http://${host}/good.png`, { resolve: never, longestMs: 50 })).toBe('it takes too long')
 })
 
 test('the hosts are those of the configuration; none unless it names some', () => {

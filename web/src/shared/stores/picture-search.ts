@@ -32,16 +32,19 @@ export const usePictureSearch = defineStore('pictureSearch', () => {
   const known = new Set<string>()
   let asking = 0
 
-  async function learn(isWanted: () => boolean): Promise<void> {
-    const all = (await services.engine.call('pictures', [])).filter((a) => mayBeShown(a) && !known.has(a))
+  /** @returns the pictures of the workspace that may be shown now: the index may know others, of data that went */
+  async function learn(isWanted: () => boolean): Promise<Set<string>> {
+    const present = new Set((await services.engine.call('pictures', [])).filter(mayBeShown))
+    const all = [...present].filter((a) => !known.has(a))
     for (const [i, address] of all.entries()) {
-      if (!isWanted()) return
+      if (!isWanted()) break
       known.add(address)
       const from = await shownFrom(address)
       const raster = from === null ? null : await rasterOf(from).catch(() => null)
       if (raster) index.add(address, raster)
       done.value = (i + 1) / all.length
     }
+    return present
   }
 
   async function look(file: Blob): Promise<void> {
@@ -56,9 +59,12 @@ export const usePictureSearch = defineStore('pictureSearch', () => {
     const raster = await rasterOf(address).catch(() => null)
     if (raster === null) return void (fault.value = 'This file cannot be read as a picture.')
     if (workspace.version === 0) return void (fault.value = 'Nothing is gathered yet that it could look like.')
-    await learn(() => mine === asking && isOpen.value)
+    const present = await learn(() => mine === asking && isOpen.value)
     if (mine !== asking) return
-    const likest = index.find(raster, mostPictures)
+    const likest = index
+      .find(raster, index.size)
+      .filter((l) => present.has(l.key))
+      .slice(0, mostPictures)
     const shown = await services.engine.call('showing', [likest.map((l) => l.key), mostEach])
     if (mine !== asking) return
     found.value = likest

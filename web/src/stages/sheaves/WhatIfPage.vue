@@ -2,6 +2,7 @@
 import { NButton } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import type { ItemScenarios } from '@sickle/core/catalog'
 import { useServices } from '@/services/services'
 import { currencySign, money, percent, plural } from '@/shared/format'
 import { scenarioTold } from '@/shared/scenario-words'
@@ -34,7 +35,7 @@ const found = useLatest([keys, () => scenarios.list, () => workspace.version], a
 )
 /** those that a what-if hits hardest come first */
 const rows = computed(() => {
-  const least = (row: NonNullable<typeof found.value>[0]) => Math.min(...row.under.map((u) => u.profitE4 ?? 0))
+  const least = ({ now, under }: ItemScenarios) => Math.min(...[now, ...under].map((u) => u.profitE4 ?? 0))
   return [...(found.value ?? [])].sort((a, b) => least(a) - least(b))
 })
 const losses = computed(() =>
