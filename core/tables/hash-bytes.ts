@@ -1,12 +1,13 @@
 /**
- * MurmurHash3, 32 bits with seed 0, over bytes: four at a time, as a hash byte by byte cost more than finding the cells did.
+ * MurmurHash3, 32 bits, over bytes: four at a time, as a hash byte by byte cost more than finding the cells did.
  * Source: A. Appleby, MurmurHash3_x86_32 (public domain).
  *
+ * @param seed another one makes another hash of the same bytes
  * @param view on the bytes; a DataView reads four bytes from any place
  * @example hashBytes(new DataView(new TextEncoder().encode('test').buffer), 0, 4) >>> 0 // 0xba6bd213
  */
-export function hashBytes(view: DataView, start: number, end: number): number {
-  let hash = 0
+export function hashBytes(view: DataView, start: number, end: number, seed = 0): number {
+  let hash = seed
   let at = start
   for (; at + 4 <= end; at += 4) hash = hashWord(hash, view.getInt32(at, true))
   let tail = 0
@@ -38,7 +39,7 @@ export const viewOf = (bytes: Uint8Array): DataView => new DataView(bytes.buffer
 const encoder = new TextEncoder()
 
 /** The hash of a text's UTF-8 bytes. */
-export function hashText(text: string): number {
+export function hashText(text: string, seed = 0): number {
   const bytes = encoder.encode(text)
-  return hashBytes(viewOf(bytes), 0, bytes.length)
+  return hashBytes(viewOf(bytes), 0, bytes.length, seed)
 }

@@ -1,4 +1,4 @@
-import { hashText, viewOf, type RowRecord, type Table } from '../../tables'
+import { hashBytes, hashText, viewOf, type RowRecord, type Table } from '../../tables'
 import { isBlank, type Cell } from '../../notation'
 import type { ByteRows } from '../open/opened-file'
 import { ByteTable, type ByteColumn } from './byte-table'
@@ -7,7 +7,7 @@ import type { Mapping } from '../mapping'
 import { RepeatFinder } from '../read/repeat-finder'
 import { isTotalWord } from '../read/total-lines'
 import { recordKind } from '../../records'
-import { cellMark, type CellEdges } from './split-bytes'
+import { cellMark, textOfDoubled, type CellEdges } from './split-bytes'
 import type { WordColumn } from './word-column'
 
 /** What becomes of a row that is not plain: it is read cell by cell, and taken or refused with its reason. */
@@ -22,6 +22,9 @@ export function isForBytes(mapping: Mapping): boolean {
 
 const decoder = new TextDecoder()
 const mostKnown = 20_000
+/** makes the second hash of a cell another than the first, and what it is of a cell that is not there */
+const otherSeed = 0x2545f491
+const otherOfNothing = hashText('', otherSeed)
 
 function isDigit(byte: number): boolean {
   return byte >= 48 && byte <= 57
@@ -80,7 +83,13 @@ export class ByteImporter {
     this.#at.forEach((column, place) => column?.takeBlock(seen, place, plain))
     this.#judge(rows, plain)
     this.#markTotals(block, plain)
-    const [first, second] = this.#hashRows(block.edges)
+    const { starts, ends, marks } = block.edges
+    const [first, second] = this.#hashRows(block.edges, (cell) => {
+      const [start, end] = [starts[cell] as number, ends[cell] as number]
+      return marks[cell] === cellMark.doubled
+        ? hashText(textOfDoubled(block.bytes, start, end), otherSeed)
+        : hashBytes(seen.view, start, end, otherSeed)
+    })
     let [taken, from] = [0, 0]
     for (let r = 0; r < rows; r++) {
       const row = block.firstRow + r
@@ -140,8 +149,14 @@ export class ByteImporter {
     }
   }
 
-  /** Two hashes of each row, over the cells that are read. */
-  #hashRows({ hashes, rowEnds, rows }: Pick<CellEdges, 'hashes' | 'rowEnds' | 'rows'>): [Int32Array, Int32Array] {
+  /**
+   * Two hashes of each row, over the cells that are read. The second is made of hashes of its own: of 100,000 rows that differ in one cell, two have the
+   * same 32 bits of it in three files of four, and neither row may be lost for that.
+   */
+  #hashRows(
+    { hashes, rowEnds, rows }: Pick<CellEdges, 'hashes' | 'rowEnds' | 'rows'>,
+    otherHash: (cell: number) => number,
+  ): [Int32Array, Int32Array] {
     const [first, second] = [new Int32Array(rows), new Int32Array(rows)]
     const isRead = this.#at.map((c) => c !== null)
     for (let r = 0, from = 0; r < rows; r++) {
@@ -150,9 +165,10 @@ export class ByteImporter {
       let b = 0x2545f491 | 0
       for (let place = 0; place < isRead.length; place++) {
         if (!isRead[place]) continue
-        const hash = from + place < to ? (hashes[from + place] as number) : 0
-        a = Math.imul(a ^ hash, 0x01000193) ^ (a >>> 15)
-        b = Math.imul(b ^ hash, 0x01000197) ^ (b >>> 13)
+        const cell = from + place
+        const isThere = cell < to
+        a = Math.imul(a ^ (isThere ? (hashes[cell] as number) : 0), 0x01000193) ^ (a >>> 15)
+        b = Math.imul(b ^ (isThere ? otherHash(cell) : otherOfNothing), 0x01000197) ^ (b >>> 13)
       }
       first[r] = a
       second[r] = b
@@ -207,8 +223,10 @@ export class ByteImporter {
   }
 
   #repeatOf(row: number, cells: readonly Cell[]): number | null {
-    const hashes = Int32Array.from(this.#at, (_, place) => hashText(String(cells[place] ?? '')))
-    const [[a], [b]] = this.#hashRows({ hashes, rowEnds: Int32Array.of(hashes.length), rows: 1 })
+    const texts = this.#at.map((_, place) => String(cells[place] ?? ''))
+    const hashes = Int32Array.from(texts, (text) => hashText(text))
+    const row1 = { hashes, rowEnds: Int32Array.of(hashes.length), rows: 1 }
+    const [[a], [b]] = this.#hashRows(row1, (cell) => hashText(texts[cell] ?? '', otherSeed))
     return this.#repeats.seenHash(row, a as number, b as number)
   }
 }

@@ -173,8 +173,11 @@ export function splitBytes(
 
 const decoder = new TextDecoder()
 
-function hashOfDoubled(bytes: Uint8Array, start: number, end: number): number {
-  return hashText(decoder.decode(bytes.subarray(start, end)).replaceAll('""', '"'))
+const hashOfDoubled = (bytes: Uint8Array, start: number, end: number) => hashText(textOfDoubled(bytes, start, end))
+
+/** The text of a cell in which quotes are doubled. */
+export function textOfDoubled(bytes: Uint8Array, start: number, end: number): string {
+  return decoder.decode(bytes.subarray(start, end)).replaceAll('""', '"')
 }
 
 function room(cells: number, rows: number): EdgeArrays {

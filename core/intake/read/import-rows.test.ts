@@ -9,7 +9,7 @@ import { openQuestions } from '../recognise/questions'
 import { proposeMapping } from '../recognise/propose-mapping'
 import { rejectedAsTable } from '../rejected-rows'
 import { shapeOf } from '../recognise/shape-of'
-import { numbers, textAt, textColumn, textIn } from '../../tables'
+import { hashText, numbers, textAt, textColumn, textIn } from '../../tables'
 
 const now = Date.UTC(2026, 5, 1)
 const file = (content: BlobPart, name = 'a.csv') => new File([content], name)
@@ -226,4 +226,14 @@ test('a price list says in how many days goods come, what they weigh and measure
   expect([...numbers(table, 'leadDaysLeast')]).toEqual([7, NaN])
   expect([...numbers(table, 'weight')]).toEqual([350, NaN])
   expect([0, 1].map((row) => textIn(table, 'size', row))).toEqual(['30 x 20 x 10 cm', null])
+})
+
+test('rows whose only other cell has the same 32 bits of hash are two rows', async () => {
+  const [one, other] = ['mug stand blue 13730', 'string box oak 29769']
+  expect(hashText(one)).toBe(hashText(other))
+  const head = 'Market,What,Sort,Status,Note'
+  const row = (what: string) => `Marrowgate,"${what}",phrase,Allowed,x`
+  const { result } = await bring([head, row(one), row(other), row(one)].join('\n'))
+  expect(result.table.rows).toBe(2)
+  expect(result.rejected.map((r) => [r.row, r.reason])).toEqual([[4, 'an exact repeat of row 2']])
 })

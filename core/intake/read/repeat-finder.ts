@@ -1,7 +1,7 @@
 import type { Cell } from '../../notation'
 
 /**
- * Finds rows that repeat an earlier one to the letter, by 64 bits of hash (two lanes of FNV-1a with different seeds) in an
+ * Finds rows that repeat an earlier one to the letter, by 64 bits of hash (two that know nothing of each other) in an
  * open-addressing table: among a million rows the chance of a false alarm is about 3 in 10⁸.
  */
 export class RepeatFinder {
