@@ -49,6 +49,19 @@ async function clearingOpens(page: Page, found: string[]): Promise<void> {
   await opened(page, overrule, 'List it all the same', found)
 }
 
+async function sheafOpens(page: Page, found: string[]): Promise<void> {
+  await page.getByRole('link', { name: /^Sheaves/ }).click()
+  await page.getByRole('button', { name: 'What if …' }).click()
+  await expect(page.getByRole('table', { name: 'What is kept, under what-ifs' })).toBeVisible()
+  found.push(...(await faults(page, 'What if')))
+  await opened(page, page.getByRole('button', { name: 'What-ifs …' }), 'What-ifs', found)
+  await page.getByRole('button', { name: /First sheaf/ }).click()
+  await page.getByText('New sheaf …').click()
+  await expect(page.getByRole('dialog', { name: 'New sheaf' })).toBeVisible()
+  found.push(...(await faults(page, 'New sheaf')))
+  await page.keyboard.press('Escape')
+}
+
 test('every dialog, drawer and popover has a name, passes the strictest rules, takes the focus and gives it back', async ({
   page,
 }) => {
@@ -100,16 +113,7 @@ test('every dialog, drawer and popover has a name, passes the strictest rules, t
     if (view === 'Margin') await opened(page, button(/^Fees of /), 'Fees', found)
     if (view === 'Launch') await opened(page, button('Remove'), 'Remove a draft', found)
   }
-  await page.getByRole('link', { name: /^Sheaves/ }).click()
-  await button('What if …').click()
-  await expect(page.getByRole('table', { name: 'What is kept, under what-ifs' })).toBeVisible()
-  found.push(...(await faults(page, 'What if')))
-  await opened(page, button('What-ifs …'), 'What-ifs', found)
-  await page.getByRole('button', { name: /First sheaf/ }).click()
-  await page.getByText('New sheaf …').click()
-  await expect(page.getByRole('dialog', { name: 'New sheaf' })).toBeVisible()
-  found.push(...(await faults(page, 'New sheaf')))
-  await page.keyboard.press('Escape')
+  await sheafOpens(page, found)
   expect(found).toEqual([])
 })
 

@@ -38,6 +38,7 @@ const holds = computed(() => {
               label="Margin that I want"
               @change="(wantedMargin) => settings.change({ wantedMargin })"
             />
+            %
           </td>
           <td v-else>{{ percent(b.margin) }}</td>
           <td class="num">{{ amount(b.sellE4, home) }}</td>
