@@ -108,7 +108,7 @@ test('every dialog, drawer and popover has a name, passes the strictest rules, t
     if (view === 'Demand') await expect(page.locator('.field .label').first()).toBeVisible()
     if (view === 'Supply') await expect(page.getByRole('complementary', { name: 'The offer' })).toBeVisible()
     found.push(...(await faults(page, view)))
-    if (view === 'Supply') await opened(page, button('Rules of choice …'), 'Rules of choice', found)
+    if (view === 'Supply') await opened(page, button('Rules …'), 'Rules of choice', found)
     if (view === 'Clearing') await clearingOpens(page, found)
     if (view === 'Margin') await opened(page, button(/^Fees of /), 'Fees', found)
     if (view === 'Launch') await opened(page, button('Remove'), 'Remove a draft', found)

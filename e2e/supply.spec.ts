@@ -64,7 +64,7 @@ test('the offer that keeps the rules is chosen, though another is cheaper; it ca
       .first()
       .getByTitle(/^Assumed: fees of 15 %.*pieces in the packs/),
   ).toBeVisible()
-  await page.getByRole('button', { name: 'Rules of choice …' }).click()
+  await page.getByRole('button', { name: 'Rules …' }).click()
   await page.getByLabel('Days until it arrives, at most').fill('20')
   await page.keyboard.press('Enter')
   await page.keyboard.press('Escape')

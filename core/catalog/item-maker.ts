@@ -92,7 +92,8 @@ export class ItemMaker {
 const areOffersSame = (before: Catalog, now: Catalog): boolean =>
   before.offers === now.offers && before.forms === now.forms && !isTaughtAnew(before, now)
 
-function offerFinder({ offers, forms, lessons }: Catalog): OfferFinder {
+/** @param offers those among which is found; all of them without */
+export function offerFinder({ forms, lessons, ...catalog }: Catalog, offers = catalog.offers): OfferFinder {
   if (offers.length === 0) return new OfferFinder([])
   return new OfferFinder(offers, {
     taught: new TaughtWords(inForce(lessons), forms.words),

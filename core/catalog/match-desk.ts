@@ -68,7 +68,7 @@ export function matchDesk(maker: ItemMaker, key: string, words = ''): MatchDesk 
   const item = maker.at(place)
   const market = item.best?.market ?? item.markets[0] ?? ''
   const found = words.trim() === '' ? item.offers : withSaid(maker, item, words)
-  return { item, market, candidates: found.map((match) => candidateOf(maker, item, market, match)) }
+  return { item, market, candidates: found.map((match) => deskCandidate(maker, item, market, match)) }
 }
 
 /** What the seller said of an offer holds however it is found. */
@@ -91,7 +91,8 @@ export function costsWith(
   return { ...itemCost({ rules, market, kind: item.kind, offer, packs, own }), pack }
 }
 
-function candidateOf(maker: ItemMaker, item: Item, market: string, match: OfferMatch): DeskCandidate {
+/** An offer read whole, beside the item that it is taken for. */
+export function deskCandidate(maker: ItemMaker, item: Item, market: string, match: OfferMatch): DeskCandidate {
   const { offer } = match
   const { rules, corrections } = maker
   const { inputs, notes, pack } = costsWith(maker, item, market, match)

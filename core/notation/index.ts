@@ -1,5 +1,6 @@
 export * from './cell'
 export * from './day-style'
+export * from './days-in'
 export * from './measures'
 export * from './number-style'
 export * from './tiers'

@@ -1,10 +1,10 @@
 import { isoDay } from '../../identity'
 import type { RowRecord } from '../../tables'
 import type { Mapping } from '../mapping'
-import { isBlank, tiersFromText, tiersToText, type Cell, type Tier } from '../../notation'
+import { daysIn, isBlank, tiersFromText, tiersToText, type Cell, type Tier } from '../../notation'
 import { cellReader } from './cell-reader'
 import { styleAt } from './cell-style'
-import { daysIn, readValue } from './read-value'
+import { readValue } from './read-value'
 import { recordKind, type Field } from '../../records'
 import { totalIn } from './total-lines'
 

@@ -3,7 +3,7 @@ import { also } from './fields/also'
 import { units } from './fields/counts'
 import { gtin, marketListingId, sku, title } from './fields/goods'
 import { currency, delivery, price } from './fields/money'
-import { country, market } from './fields/people'
+import { country, market, supplier } from './fields/people'
 
 export const orders: RecordKind = {
   name: 'orders',
@@ -122,6 +122,45 @@ export const orders: RecordKind = {
       label: "Buyer's country",
       headings: also(country, { en: 'buyer country, ship to country, delivery country, ship country, destination country, ship to, customer country, shipping country', de: 'lieferland, käuferland, zielland, land des käufers', fr: 'pays de livraison, pays acheteur, pays du client', es: 'país de entrega, país del comprador, país destino', it: 'paese di consegna, paese acquirente, paese destinazione', nl: 'land van levering, land koper, bezorgland', pl: 'kraj dostawy, kraj kupującego', pt: 'país de entrega, país do comprador, país de destino' }),
       help: 'Where it went.',
+    },
+    {
+      ...supplier,
+      label: 'Bought from',
+      required: false,
+      headings: also(supplier, { en: 'bought from, ordered from, sourced from, fulfilled by, dropshipper', de: 'gekauft bei, bestellt bei', fr: 'acheté chez, commandé chez', es: 'comprado a, pedido a', it: 'acquistato da', nl: 'gekocht bij, besteld bij', pl: 'kupione od', pt: 'comprado a' }),
+      help: 'Who supplied what was ordered.',
+    },
+    {
+      name: 'promised',
+      label: 'Promised for',
+      type: 'day',
+      headings: {
+        en: 'promised for, promised by, promised, promised date, promise date, expected, expected on, expected by, expected delivery, expected date, due, due date, due on, eta, estimated delivery',
+        de: 'zugesagt für, zugesagt, liefertermin, erwartet, erwartet am, voraussichtliche lieferung, soll liefertermin',
+        fr: 'promis pour, livraison prévue, date prévue, attendu le, date de livraison prévue',
+        es: 'prometido para, entrega prevista, fecha prevista, esperado',
+        it: 'promesso per, consegna prevista, data prevista, atteso',
+        nl: 'toegezegd voor, verwacht, verwachte levering, verwacht op',
+        pl: 'obiecano na, planowana dostawa, przewidywana dostawa, termin dostawy',
+        pt: 'prometido para, entrega prevista, data prevista, esperado',
+      },
+      help: 'Day by which it was to arrive.',
+    },
+    {
+      name: 'arrived',
+      label: 'Arrived on',
+      type: 'day',
+      headings: {
+        en: 'arrived on, arrived, arrival date, delivered on, delivered, delivery date, date delivered, received on, received, date received, actual delivery',
+        de: 'angekommen am, angekommen, geliefert am, zugestellt am, lieferdatum, eingetroffen, wareneingang',
+        fr: 'arrivé le, livré le, reçu le, date de livraison, date de réception',
+        es: 'llegado el, entregado el, recibido el, fecha de entrega, fecha de recepción',
+        it: 'arrivato il, consegnato il, ricevuto il, data di consegna, data consegna',
+        nl: 'aangekomen op, geleverd op, ontvangen op, leverdatum, bezorgd op',
+        pl: 'dostarczono, dostarczono dnia, data dostawy, data doręczenia, otrzymano',
+        pt: 'chegou a, entregue em, recebido em, data de entrega, data de receção',
+      },
+      help: 'Day on which it arrived.',
     },
     gtin,
   ],

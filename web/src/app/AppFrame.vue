@@ -10,6 +10,7 @@ import { useDrafts } from '@/shared/stores/drafts'
 import { useJudgements } from '@/shared/stores/judgements'
 import { useVisits } from '@/shared/stores/visits'
 import { usePool } from '@/shared/stores/pool'
+import { useQuotes } from '@/shared/stores/quotes'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
 import { useScans } from '@/shared/stores/scans'
@@ -51,7 +52,7 @@ const help = ref(false)
 const fatal = ref<string | null>(null)
 
 const documents = [settings, rules, sheaf, useQuery(), useDrafts(), useVisits(), useTrail(), useJudgements()]
-const stores = [...documents, usePool(), useStoreCuts(), useScenarios()]
+const stores = [...documents, usePool(), useStoreCuts(), useScenarios(), useQuotes()]
 onMounted(async () => {
   try {
     await writeLock.begin()

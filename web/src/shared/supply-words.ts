@@ -1,3 +1,4 @@
+import type { SupplierCheck } from '@sickle/core/catalog'
 import { chargedKg } from '@sickle/core/margin'
 import type { CheckName, MatchJudgement, Offer, OfferCheck, OfferChoice, OfferMatch } from '@sickle/core/supply'
 import { count, decimal, money, percent, plural } from './format'
@@ -108,4 +109,13 @@ export function checkTold({ name, holds, value, wanted }: OfferCheck, home: stri
   const words = checkWords[name]
   const is = value === null ? 'not stated' : words.value(value, home)
   return wanted === null || holds === true ? is : `${is}; ${words.asked(wanted, home)}`
+}
+
+/** What a supplier states over all its offers: one value, or from the lowest to the highest. */
+export function spanTold({ name, from, to }: Pick<SupplierCheck, 'name' | 'from' | 'to'>, home: string): string {
+  if (from === null || to === null) return 'not stated'
+  const { value } = checkWords[name]
+  const told = (v: number | string) => value(v, home).replace(/^up to /, '')
+  const [low, high] = [told(from), told(to)]
+  return low === high ? low : typeof from === 'string' ? `${low}, ${high} …` : `${low} to ${high}`
 }

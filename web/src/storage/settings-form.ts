@@ -1,6 +1,7 @@
 import { mostStrips, usualStrips } from '@sickle/core/engine'
 import type { DecimalMark } from '@sickle/core/money'
-import { listOf, oneOf, record, span, text, truth } from '@sickle/core/schema'
+import { dearFromE4 } from '@sickle/core/supply'
+import { listOf, moneyE4, oneOf, record, span, text, truth } from '@sickle/core/schema'
 
 /** Columns of the finds where the seller chose no others. */
 export const usualColumns: readonly string[] = ['price', 'units', 'trend', 'sold', 'room', 'landed', 'profit', 'worth']
@@ -15,6 +16,8 @@ export interface Settings {
   sideFolded: boolean
   /** margin that is told beside those that always are; no figure of an item rests on it */
   wantedMargin: number
+  /** money in a first order from which a sample should be looked at first, E4 of the home currency */
+  dearFromE4: number
   /** whether pictures of listed hosts are fetched */
   pictures: boolean
   /** measures that have a strip above the finds, and columns of the finds, in order */
@@ -27,6 +30,7 @@ export const usualSettings = (): Settings => ({
   decimal: '.',
   sideFolded: false,
   wantedMargin: 0.25,
+  dearFromE4,
   pictures: false,
   strips: [...usualStrips],
   columns: [...usualColumns],
@@ -37,6 +41,7 @@ export const settingsSchema = record({
   decimal: oneOf('.', ','),
   sideFolded: truth(),
   wantedMargin: span(0, 0.99),
+  dearFromE4: moneyE4(),
   pictures: truth(),
   strips: listOf(text(60), mostStrips),
   columns: listOf(text(60), 100).min(1, 'must name a column'),

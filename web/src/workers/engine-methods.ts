@@ -15,6 +15,7 @@ import { seldom } from './seldom'
 import { storeEstimateMethods, storeListMethods, storePageMethods } from './store-methods'
 import { storeSource } from './store-source'
 import { storeTableMethods } from './store-tables'
+import { supplierMethods } from './supplier-methods'
 import { supplyMethods } from './supply-methods'
 
 const state = new EngineState()
@@ -28,6 +29,7 @@ function loaded(): ItemEngine {
 const demand = demandMethods(loaded)
 const look = lookMethods(loaded, demand.allTerms)
 const clearing = clearingMethods(loaded)
+const suppliers = supplierMethods(loaded)
 const own = ownSource(loaded)
 const stores = storeSource(loaded)
 
@@ -36,6 +38,7 @@ export const engineMethods = {
   ...demand.methods,
   ...look.methods,
   ...clearing.methods,
+  ...suppliers.methods,
   ...storeListMethods(loaded, stores, own),
   ...storePageMethods(stores, own),
   ...storeEstimateMethods(stores),
@@ -51,6 +54,7 @@ export const engineMethods = {
       demand.forget()
       look.forget()
       clearing.forget()
+      suppliers.forget()
       stores.forget()
       own.forget()
     })

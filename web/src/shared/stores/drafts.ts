@@ -1,11 +1,14 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef, toRaw, watch, type ShallowRef } from 'vue'
-import type { Item } from '@sickle/core/catalog'
+import type { Item, ItemSampleNeed } from '@sickle/core/catalog'
 import { draftObstacles, makeDraft, refreshDraft, type Draft } from '@sickle/core/launch'
 import { useServices } from '@/services/services'
 import { plain } from '@/storage/plain'
 import { keptDocument } from './document'
+import { sampleAdvice } from '../sample-words'
+import { useQuotes } from './quotes'
 import { useRules } from './rules'
+import { useSettings } from './settings'
 import { useSheaf } from './sheaf'
 import { useWorkspace } from './workspace'
 import type { DraftTexts, ItemClearance } from '@/workers/clearing-methods'
@@ -16,7 +19,8 @@ export const useDrafts = defineStore('drafts', () => {
   const rules = useRules()
   const sheaf = useSheaf()
   const drafts = keptDocument<Draft[]>(services, 'drafts', () => [])
-  const { items, allowed } = useDraftedItems(drafts.value)
+  const quotes = useQuotes()
+  const { items, allowed, needs } = useDraftedItems(drafts.value)
   const options = (item: string, market: string) => ({
     rules: toRaw(rules.rules),
     corrections: toRaw(rules.corrections),
@@ -31,6 +35,9 @@ export const useDrafts = defineStore('drafts', () => {
       decision: sheaf.decisionOf(draft.item)?.state ?? null,
       allowed: allowed.value.get(draft.id) ?? null,
     })
+  /** What is to be thought of before a draft goes up, and does not stand in its way; null where nothing is. */
+  const adviceOf = ({ item }: Draft): string | null =>
+    sampleAdvice(needs.value.get(item) ?? null, quotes.passedOf(item))
 
   /** Makes a draft for each item that has none yet, on the market where it earns most or the one chosen. */
   async function draftItems(list: Item[]): Promise<number> {
@@ -56,7 +63,7 @@ export const useDrafts = defineStore('drafts', () => {
     for (const d of list) byId.set(d.id, d)
     await drafts.set([...byId.values()])
   }
-  return { load: drafts.load, all, items, obstaclesOf, draftItems, change, remove, take }
+  return { load: drafts.load, all, items, obstaclesOf, adviceOf, draftItems, change, remove, take }
 })
 
 const textsOf = ({ id, item, title, tags }: Draft): DraftTexts => ({ id, item, title, tags: [...tags] })
@@ -67,20 +74,23 @@ function useDraftedItems(drafts: ShallowRef<Draft[]>) {
   const workspace = useWorkspace()
   const items = shallowRef(new Map<string, Item>())
   const allowed = shallowRef(new Map<string, ItemClearance>())
+  const needs = shallowRef(new Map<string, ItemSampleNeed>())
+  const settings = useSettings()
   let asked = 0
   watch(
-    [() => workspace.version, () => JSON.stringify(drafts.value.map(textsOf))],
+    [() => workspace.version, () => JSON.stringify(drafts.value.map(textsOf)), () => settings.value.dearFromE4],
     async ([version]) => {
       const keys = [...new Set(drafts.value.map((d) => d.item))]
       const mine = ++asked
       if (version === 0 || keys.length === 0) return
-      const [found, may] = await Promise.all([
+      const [found, may, first] = await Promise.all([
         services.engine.call('itemsByKey', [keys]),
         services.engine.call('clearDrafts', [drafts.value.map(textsOf)]),
+        services.engine.call('sampleNeeds', [keys, settings.value.dearFromE4]),
       ])
-      if (mine === asked) [items.value, allowed.value] = [found, may]
+      if (mine === asked) [items.value, allowed.value, needs.value] = [found, may, first]
     },
     { immediate: true },
   )
-  return { items, allowed }
+  return { items, allowed, needs }
 }

@@ -18,6 +18,7 @@ const drafts = useDrafts()
 const rules = useRules()
 const item = computed(() => drafts.items.get(draft.item) ?? null)
 const faults = computed(() => drafts.obstaclesOf(draft))
+const advice = computed(() => drafts.adviceOf(draft))
 const length = computed(() => [...draft.title].length)
 const change = (some: Partial<Draft>) => drafts.change(draft.id, some)
 /** A price typed here is the draft's own; what it earns follows. */
@@ -43,6 +44,9 @@ const sellingWords = computed(() => {
 <template>
   <form class="editor" aria-label="Draft" @submit.prevent>
     <p v-if="faults.length" class="faults small" role="alert">{{ faults.join('. ') }}.</p>
+    <p v-if="advice" class="advice small">
+      {{ advice }}. <RouterLink :to="{ path: '/supply/quotes', query: { ask: draft.item } }">Ask for one</RouterLink>
+    </p>
     <label>
       <span class="top"
         ><b>Title</b
@@ -223,6 +227,9 @@ label {
 .word {
   text-decoration: underline;
   margin-right: 8px;
+}
+.advice {
+  color: var(--wheat-ink);
 }
 .faults {
   color: var(--clay);

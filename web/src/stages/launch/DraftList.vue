@@ -70,6 +70,7 @@ const all = () => (chosen.value = chosen.value.length === drafts.all.length ? []
             <span v-else-if="d.profitE4 === null" class="unknown" title="Its cost is not known, so neither is its floor"
               >cost not known</span
             >
+            <span v-else-if="drafts.adviceOf(d)" class="unknown" :title="drafts.adviceOf(d) ?? ''">no sample yet</span>
             <span v-else class="profit">ready</span>
           </td>
         </tr>

@@ -38,7 +38,10 @@ defineExpose({ focusSearch: () => search.value?.focus() })
   <header>
     <GoodsPicture :src="item.picture" :title="item.title" :size="64" />
     <div class="what">
-      <h2>{{ item.title }} <RouterLink :to="`/finds/item/${encodeURIComponent(item.key)}`">Close look</RouterLink></h2>
+      <h2>
+        {{ item.title }} <RouterLink :to="`/finds/item/${encodeURIComponent(item.key)}`">Close look</RouterLink
+        ><RouterLink :to="{ path: '/supply/quotes', query: { ask: item.key } }">Ask for quotes …</RouterLink>
+      </h2>
       <p class="small quiet">
         {{ plural(item.listings.length, 'listing') }} on {{ item.markets.join(', ') }} · {{ span }} ·
         {{ item.units === null ? 'units not known' : `${count(item.units)} units in 30 days` }} · pack of

@@ -8,6 +8,7 @@ import { useWorkspace } from '@/shared/stores/workspace'
 import { checkTold, checkWords, daysTold, parcelTold, whyChosen } from '@/shared/supply-words'
 import AgeMark from '@/shared/widgets/AgeMark.vue'
 import BareButton from '@/shared/widgets/BareButton.vue'
+import SupplierLink from '@/shared/widgets/SupplierLink.vue'
 import LandedSteps from './LandedSteps.vue'
 
 /** An offer read whole: what it costs at every quantity, what a first order takes, and each check by itself. */
@@ -44,7 +45,7 @@ async function stand(standing: 'trusted' | 'avoided') {
 
 <template>
   <aside class="panel scroll pane" aria-label="The offer" tabindex="0">
-    <h2>{{ offer.supplier }}</h2>
+    <h2><SupplierLink :supplier="offer.supplier" /></h2>
     <p class="small quiet">{{ offer.id }} · {{ offer.title }} <AgeMark :day="offer.capturedOn" /></p>
     <h3>What one sale's goods cost, by packs in one order</h3>
     <LandedSteps :steps="candidate.steps" :lot="candidate.lot.packs" :home="rules.home" />

@@ -5,6 +5,7 @@ import { supplyRulesSchema, type OriginCosts, type SupplyRules } from '@sickle/c
 import { faultIn } from '@/shared/fault-in'
 import { currencySign } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
+import { useSettings } from '@/shared/stores/settings'
 import { useWorkspace } from '@/shared/stores/workspace'
 import AddByName from '@/shared/widgets/AddByName.vue'
 import BareButton from '@/shared/widgets/BareButton.vue'
@@ -17,6 +18,7 @@ import PlainTable from '@/shared/widgets/PlainTable.vue'
 const { show } = defineProps<{ show: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const rules = useRules()
+const settings = useSettings()
 const workspace = useWorkspace()
 const now = computed(() => rules.rules.supply)
 const fault = ref('')
@@ -76,6 +78,13 @@ const namesIn = (typed: string) =>
           open
           @change="(n) => change({ maxLotE4: Math.round(n * 10_000) })"
           @clear="change({ maxLotE4: null })"
+        />
+        <span>A sample first where a first order takes, {{ currencySign(rules.home) }}</span
+        ><NumberField
+          :value="settings.value.dearFromE4 / 10_000"
+          label="A sample first where a first order takes"
+          :max="1e9"
+          @change="(n) => settings.change({ dearFromE4: Math.round(n * 10_000) })"
         />
         <span>cm³ that freight charges as a kilogram</span
         ><NumberField

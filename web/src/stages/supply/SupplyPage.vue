@@ -88,7 +88,8 @@ useKeys('Supply', [
         <div class="side">
           <div class="row-gap">
             <h1>Supply</h1>
-            <NButton size="small" class="rules" @click="rules = true">Rules of choice …</NButton>
+            <NButton size="small" class="rules" @click="router.push('/supply/quotes')">Quotes</NButton>
+            <NButton size="small" @click="rules = true">Rules …</NButton>
           </div>
           <MatchQueue />
         </div>

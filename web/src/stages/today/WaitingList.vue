@@ -2,15 +2,18 @@
 import { computed } from 'vue'
 import { count, plural } from '@/shared/format'
 import { useDrafts } from '@/shared/stores/drafts'
+import { useQuotes } from '@/shared/stores/quotes'
 import { useScans } from '@/shared/stores/scans'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useWorkspace } from '@/shared/stores/workspace'
+import { waitingOfSuppliers } from './waiting-of-suppliers'
 
 /** What waits for the seller, each line leading to where it is done. */
 const workspace = useWorkspace()
 const sheaf = useSheaf()
 const drafts = useDrafts()
 const scans = useScans()
+const quotes = useQuotes()
 const lines = computed(() => {
   const drafted = new Set(drafts.all.map((d) => d.item))
   const undrafted = sheaf.kept.filter((d) => !drafted.has(d.key)).length
@@ -43,6 +46,7 @@ const lines = computed(() => {
       text: `${plural(drafts.all.length, 'draft')} to put up`,
       act: 'Export',
     },
+    ...waitingOfSuppliers(quotes),
     resting > 0 && { to: '/gather', n: resting, text: `${plural(resting, 'scan')} at rest`, act: 'Resume' },
     lost > 0 && {
       to: '/gather',

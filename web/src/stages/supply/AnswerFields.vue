@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { isCurrencyCode } from '@sickle/core/money'
+import { quoteAnswerSchema, type QuoteAnswer } from '@sickle/core/supply'
+import { firstFault } from '@sickle/core/schema'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import LineField from '@/shared/widgets/LineField.vue'
+import MoneyField from '@/shared/widgets/MoneyField.vue'
+import NumberField from '@/shared/widgets/NumberField.vue'
+
+/** The figures of an answer, each to be put right. What is empty is not known. */
+const answer = defineModel<QuoteAnswer>({ required: true })
+const fault = ref('')
+function set(some: Partial<QuoteAnswer>) {
+  const next = { ...answer.value, ...some }
+  const wrong = firstFault(quoteAnswerSchema, next)
+  fault.value = wrong ? `${wrong.where || 'It'} ${wrong.what}.` : ''
+  if (!wrong) answer.value = next
+}
+const tiers = computed(() => answer.value.tiers)
+const setTier = (at: number, some: Partial<QuoteAnswer['tiers'][number]>) =>
+  set({ tiers: tiers.value.map((t, i) => (i === at ? { ...t, ...some } : t)) })
+const addTier = (priceE4: number) =>
+  set({
+    tiers: [...tiers.value, { from: tiers.value.length === 0 ? 1 : (tiers.value.at(-1)?.from ?? 1) * 2, priceE4 }],
+  })
+function setCurrency(text: string) {
+  const code = text.toUpperCase()
+  if (isCurrencyCode(code)) return set({ currency: code })
+  fault.value = `“${text}” is no currency: three letters, such as EUR.`
+}
+</script>
+
+<template>
+  <div class="answer">
+    <h3>Price of a pack</h3>
+    <div v-for="(t, i) in tiers" :key="i" class="tier">
+      <span class="small">from</span>
+      <NumberField
+        :value="t.from"
+        :label="`Packs from which price ${i + 1} holds`"
+        whole
+        :min="1"
+        :max="1e7"
+        @change="(from) => setTier(i, { from })"
+      />
+      <MoneyField
+        :value="t.priceE4"
+        :currency="answer.currency"
+        :label="`Price ${i + 1}`"
+        @change="(priceE4) => setTier(i, { priceE4 })"
+      />
+      <BareButton
+        type="info"
+        class="link small"
+        :aria-label="`Remove price ${i + 1}`"
+        @click="set({ tiers: tiers.filter((_, at) => at !== i) })"
+        >Remove</BareButton
+      >
+    </div>
+    <div class="tier">
+      <span class="small quiet">{{ tiers.length === 0 ? 'price' : 'more' }}</span>
+      <MoneyField
+        :key="tiers.length"
+        class="wide"
+        :value="null"
+        :currency="answer.currency"
+        label="Another price"
+        @change="addTier"
+      />
+    </div>
+    <div class="rows">
+      <span>Currency</span>
+      <LineField :value="answer.currency" label="Currency of the answer" @change="setCurrency" />
+      <span>Pieces in a pack</span>
+      <NumberField
+        :value="answer.pack"
+        label="Pieces in a pack"
+        placeholder="as titled"
+        whole
+        open
+        :min="1"
+        :max="5000"
+        @change="(pack) => set({ pack })"
+        @clear="set({ pack: null })"
+      />
+      <span>Least order, packs</span>
+      <NumberField
+        :value="answer.minOrder"
+        label="Least order, packs"
+        whole
+        open
+        :min="1"
+        :max="1e7"
+        @change="(minOrder) => set({ minOrder })"
+        @clear="set({ minOrder: null })"
+      />
+      <span>Delivery of the order</span>
+      <MoneyField
+        :value="answer.deliveryE4"
+        :currency="answer.currency"
+        label="Delivery of the order"
+        @change="(deliveryE4) => set({ deliveryE4 })"
+      />
+      <span>Days until it arrives</span>
+      <NumberField
+        :value="answer.leadDays"
+        label="Days until it arrives"
+        whole
+        open
+        :max="1000"
+        @change="(leadDays) => set({ leadDays })"
+        @clear="set({ leadDays: null })"
+      />
+      <span>Price of a sample</span>
+      <MoneyField
+        :value="answer.sampleE4"
+        :currency="answer.currency"
+        label="Price of a sample"
+        @change="(sampleE4) => set({ sampleE4 })"
+      />
+      <span>Note</span>
+      <LineField :value="answer.note" label="Note" @change="(note) => set({ note })" />
+    </div>
+    <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>
+  </div>
+</template>
+
+<style scoped>
+.answer {
+  display: grid;
+  gap: 6px;
+}
+.tier {
+  display: grid;
+  grid-template-columns: 36px 80px minmax(0, 1fr) 60px;
+  gap: 8px;
+  align-items: center;
+}
+.wide {
+  grid-column: 2 / 4;
+}
+.rows {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 150px;
+  gap: 5px 10px;
+  align-items: center;
+  margin-top: 6px;
+  font-size: 13px;
+}
+</style>

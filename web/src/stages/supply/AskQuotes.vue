@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { NButton, NCheckbox } from 'naive-ui'
+import { computed, ref, watch } from 'vue'
+import type { ItemToAsk } from '@sickle/core/catalog'
+import { useServices } from '@/services/services'
+import { plural } from '@/shared/format'
+import { toProblem } from '@/shared/problem'
+import { useQuotes } from '@/shared/stores/quotes'
+import { useWorkspace } from '@/shared/stores/workspace'
+import AddByName from '@/shared/widgets/AddByName.vue'
+import HouseModal from '@/shared/widgets/HouseModal.vue'
+import { plain } from '@/storage/plain'
+import { askOf, markedFirst, suppliersToAsk } from './ask-quotes'
+import LetterForm from './LetterForm.vue'
+import QuoteLetter from './QuoteLetter.vue'
+
+/** Several suppliers are asked for several items at once: whom, about what, and the messages to copy or save. */
+const { keys } = defineProps<{ keys: string[] }>()
+const show = defineModel<boolean>('show', { required: true })
+const emit = defineEmits<{ asked: [item: string] }>()
+const services = useServices()
+const quotes = useQuotes()
+const workspace = useWorkspace()
+const items = ref<ItemToAsk[]>([])
+const left = ref<string[]>([])
+const [added, chosen] = [ref<string[]>([]), ref<string[]>([])]
+const fault = ref('')
+const asked = computed(() => items.value.filter((i) => !left.value.includes(i.key)))
+const suppliers = computed(() => suppliersToAsk(asked.value))
+const letters = computed(() =>
+  chosen.value.map((supplier) => ({ supplier, ...askOf(supplier, asked.value, quotes.letter) })),
+)
+const count = computed(() => letters.value.reduce((n, l) => n + l.quotes.length, 0))
+watch(
+  () => [show.value, workspace.version] as const,
+  async ([open]) => {
+    if (!open) return
+    items.value = await services.engine.call('suppliersFor', [plain(keys)])
+    left.value = added.value = []
+    fault.value = ''
+    chosen.value = markedFirst(suppliers.value)
+  },
+  { immediate: true },
+)
+const toggled = (list: string[], one: string) => (list.includes(one) ? list.filter((x) => x !== one) : [...list, one])
+function add(supplier: string) {
+  if (!added.value.includes(supplier)) added.value = [...added.value, supplier]
+  if (!chosen.value.includes(supplier)) chosen.value = [...chosen.value, supplier]
+  return Promise.resolve(true)
+}
+async function note() {
+  try {
+    await quotes.ask(letters.value.flatMap((l) => l.quotes))
+  } catch (thrown) {
+    return void (fault.value = toProblem(thrown).message)
+  }
+  show.value = false
+  emit('asked', asked.value[0]?.key ?? '')
+}
+</script>
+
+<template>
+  <HouseModal v-model:show="show" title="Ask for quotes" :width="1020">
+    <div class="two">
+      <div class="left scroll" tabindex="0" role="group" aria-label="What is asked, and of whom">
+        <h3>About</h3>
+        <NCheckbox
+          v-for="i in items"
+          :key="i.key"
+          size="small"
+          :checked="!left.includes(i.key)"
+          @update:checked="left = toggled(left, i.key)"
+          >{{ i.title }}</NCheckbox
+        >
+        <p v-if="items.length === 0" class="small quiet">Nothing to ask about: keep or hold items first.</p>
+        <h3>Of</h3>
+        <NCheckbox
+          v-for="s in suppliers"
+          :key="s.supplier"
+          size="small"
+          :checked="chosen.includes(s.supplier)"
+          @update:checked="chosen = toggled(chosen, s.supplier)"
+          >{{ s.supplier }}
+          <span class="quiet small">{{
+            s.same ? `seems to have ${s.same} of ${asked.length}` : `has ${plural(s.alike, 'thing', 'things')} alike`
+          }}</span></NCheckbox
+        >
+        <NCheckbox
+          v-for="s in added"
+          :key="s"
+          size="small"
+          :checked="chosen.includes(s)"
+          @update:checked="chosen = toggled(chosen, s)"
+          >{{ s }} <span class="quiet small">by you, about all</span></NCheckbox
+        >
+        <AddByName label="Another supplier" placeholder="Another supplier" :add="add" />
+        <LetterForm />
+      </div>
+      <div class="scroll letters" tabindex="0" role="group" aria-label="Messages">
+        <p v-if="letters.length === 0" class="quiet">Mark whom to ask, and the messages stand here.</p>
+        <QuoteLetter v-for="l in letters" :key="l.supplier" :supplier="l.supplier" :message="l.message" />
+      </div>
+    </div>
+    <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>
+    <div class="row-gap foot">
+      <span class="small quiet">Sickle sends nothing: copy each message to where you write to the supplier.</span>
+      <NButton size="small" type="primary" class="note" :disabled="count === 0" @click="note"
+        >Note {{ plural(count, 'quote') }} as asked today</NButton
+      >
+    </div>
+  </HouseModal>
+</template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: 380px minmax(0, 1fr);
+  gap: 18px;
+  height: 520px;
+}
+.left,
+.letters {
+  display: grid;
+  gap: 5px;
+  align-content: start;
+  min-height: 0;
+}
+.letters {
+  gap: 12px;
+}
+h3 {
+  margin-top: 6px;
+}
+.foot {
+  margin-top: 12px;
+}
+.note {
+  margin-left: auto;
+}
+@media (max-width: 900px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
