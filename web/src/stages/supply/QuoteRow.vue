@@ -75,9 +75,13 @@ async function remove() {
           <NButton size="tiny" type="primary" @click="quotes.judge(quote.id, true, '')">Passed</NButton>
           <NButton size="tiny" @click="quotes.judge(quote.id, false, '')">Failed</NButton>
         </template>
-        <NButton v-if="state === 'passed'" size="tiny" :disabled="isUsed || offer === null" @click="bring(quote, offer)">{{
-          isUsed ? 'Reckoned with' : 'Reckon with it'
-        }}</NButton>
+        <NButton
+          v-if="state === 'passed'"
+          size="tiny"
+          :disabled="isUsed || offer === null"
+          @click="bring(quote, offer)"
+          >{{ isUsed ? 'Reckoned with' : 'Reckon with it' }}</NButton
+        >
         <BareButton v-if="state !== 'asked'" type="info" class="link small" @click="$emit('answer')"
           >Its answer</BareButton
         >
