@@ -7,6 +7,7 @@ import type { Item } from './item'
 import { reachAt } from './item-reach'
 import { lifeAt } from './life-table'
 import { ListingReader } from './listing'
+import { areOfferLessonsSame, learnOfOffers, type JudgedTitles, type OfferLessons } from './offer-lessons'
 import { priceItem, type SharedCosts } from './price-item'
 import type { Corrections, SellerRules } from './rules'
 import { seriesAt } from './sales-block'
@@ -18,6 +19,8 @@ export class ItemMaker {
   readonly catalog: Catalog
   readonly rules: SellerRules
   readonly corrections: Corrections
+  /** what the seller's judgements of offers teach of words */
+  readonly offerLessons: OfferLessons
   readonly #reader: ListingReader
   readonly #offers: OfferFinder
   #index: ListingIndex | null = null
@@ -30,7 +33,18 @@ export class ItemMaker {
     this.rules = rules
     this.corrections = corrections
     this.#reader = new ListingReader(catalog.listings)
-    this.#offers = before && areOffersSame(before.catalog, catalog) ? before.#offers : offerFinder(catalog)
+    const isAsBefore =
+      before !== null &&
+      before.catalog === catalog &&
+      isSaidAlike(before.corrections.judged, corrections.judged) &&
+      isSaidAlike(before.corrections.unlearned, corrections.unlearned)
+    this.offerLessons = isAsBefore
+      ? before.offerLessons
+      : learnOfOffers(this.#judgedTitles(), new Set(Object.keys(corrections.unlearned)))
+    this.#offers =
+      before && areOffersSame(before.catalog, catalog) && areOfferLessonsSame(before.offerLessons, this.offerLessons)
+        ? before.#offers
+        : offerFinder(catalog, this.offerLessons)
   }
 
   /** How many items there are. */
@@ -56,9 +70,20 @@ export class ItemMaker {
 
   /** @param every with all offers that are alike; else only those that are the same goods, which is all that prices need */
   at(item: number, every = true): Item {
+    const described = this.#described(item)
+    return priceItem(
+      { ...described, offers: this.#offersFor(described, every) },
+      this.rules,
+      this.corrections,
+      this.#costs,
+    )
+  }
+
+  /** An item without offers and prices. */
+  #described(item: number): Item {
     const { starts, members, sales, windowEnds, life, reach, unpublished } = this.catalog
     const places = [...members.subarray(starts[item], starts[item + 1])]
-    const described = describeItem(
+    return describeItem(
       places.map((l) => ({
         listing: this.#reader.at(l),
         series: seriesAt(sales, l),
@@ -66,12 +91,22 @@ export class ItemMaker {
       })),
       { windowEnds, life: lifeAt(life, item), reach: reachAt(reach, item), rules: this.rules },
     )
-    return priceItem(
-      { ...described, offers: this.#offersFor(described, every) },
-      this.rules,
-      this.corrections,
-      this.#costs,
-    )
+  }
+
+  /** Titles of what was judged, as the seller saw them; what is not there any more says nothing. */
+  #judgedTitles(): JudgedTitles[] {
+    const { judged } = this.corrections
+    const keys = Object.keys(judged)
+    if (keys.length === 0) return []
+    const offers = new Map(this.catalog.offers.map((o) => [o.key, o.title]))
+    return keys.flatMap((key) => {
+      const place = this.find(key)
+      const item = place === null ? '' : this.#described(place).title
+      return Object.entries(judged[key] ?? {}).flatMap(([offer, judgement]): JudgedTitles[] => {
+        const title = offers.get(offer)
+        return title === undefined || item === '' ? [] : [{ item, offer: title, judgement }]
+      })
+    })
   }
 
   #offersFor({ key, title, gtin }: Item, every: boolean) {
@@ -89,14 +124,21 @@ export class ItemMaker {
   }
 }
 
+const isSaidAlike = (a: object, b: object) => JSON.stringify(a) === JSON.stringify(b)
+
 const areOffersSame = (before: Catalog, now: Catalog): boolean =>
   before.offers === now.offers && before.forms === now.forms && !isTaughtAnew(before, now)
 
 /** @param offers those among which is found; all of them without */
-export function offerFinder({ forms, lessons, ...catalog }: Catalog, offers = catalog.offers): OfferFinder {
+export function offerFinder(
+  { forms, lessons, ...catalog }: Catalog,
+  ofOffers: OfferLessons,
+  offers = catalog.offers,
+): OfferFinder {
   if (offers.length === 0) return new OfferFinder([])
+  const byListings = new TaughtWords(inForce(lessons), forms.words)
   return new OfferFinder(offers, {
-    taught: new TaughtWords(inForce(lessons), forms.words),
+    taught: new TaughtWords(inForce(ofOffers.lessons), ofOffers.forms.words, byListings),
     weights: new WeightsOfWords(forms),
   })
 }

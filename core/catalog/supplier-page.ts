@@ -75,7 +75,7 @@ export function supplierPage(
 ): SupplierPage | null {
   const offers = maker.catalog.offers.filter((o) => o.supplier === supplier)
   if (offers.length === 0) return null
-  const finder = offerFinder(maker.catalog, offers)
+  const finder = offerFinder(maker.catalog, maker.offerLessons, offers)
   const items: SupplierItem[] = []
   let looked = 0
   for (const place of places) {

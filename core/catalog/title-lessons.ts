@@ -53,26 +53,48 @@ export function toldLessons({
   listings,
 }: Pick<Catalog, 'lessons' | 'forms' | 'listings'>): ToldLesson[] {
   const titles = titlesOfForms({ forms, listings }, new Set(lessons.flatMap((l) => l.example)))
+  return tellLessons(lessons, forms.words, (form) => titles.get(form) ?? '')
+}
+
+/** @param words what the numbers of lessons' words stand for @param titleOf a title of a form */
+export function tellLessons(
+  lessons: readonly WordLesson[],
+  words: readonly string[],
+  titleOf: (form: number) => string,
+): ToldLesson[] {
   const told = lessons.map((lesson): ToldLesson => {
-    const [a, b] = lesson.example.map((form) => titles.get(form) ?? '') as [string, string]
-    const words = (ids: readonly number[]) =>
+    const [a, b] = lesson.example.map(titleOf) as [string, string]
+    const written = (ids: readonly number[]) =>
       asWritten(
-        ids.map((id) => forms.words[id] as string),
+        ids.map((id) => words[id] as string),
         [a, b],
       )
     return {
-      name: lessonName(lesson, forms.words),
+      name: lessonName(lesson, words),
       says: lesson.says,
-      these: words(lesson.these),
-      those: words(lesson.those),
+      these: written(lesson.these),
+      those: written(lesson.those),
       barcodes: lesson.barcodes,
       byHand: lesson.byHand,
       example: [a, b],
       isTakenBack: lesson.isTakenBack,
     }
   })
-  return told.sort((a, b) => b.byHand - a.byHand || b.barcodes - a.barcodes || (a.name < b.name ? -1 : 1))
+  return inOrder(told)
 }
+
+/** What listings teach and what judged offers do, each lesson once, those shown most often first. */
+export function joinTold(a: readonly ToldLesson[], b: readonly ToldLesson[]): ToldLesson[] {
+  const byName = new Map(a.map((lesson) => [lesson.name, lesson]))
+  for (const lesson of b) {
+    const known = byName.get(lesson.name)
+    byName.set(lesson.name, known ? { ...known, byHand: known.byHand + lesson.byHand } : lesson)
+  }
+  return inOrder([...byName.values()])
+}
+
+const inOrder = (told: readonly ToldLesson[]) =>
+  [...told].sort((a, b) => b.byHand - a.byHand || b.barcodes - a.barcodes || (a.name < b.name ? -1 : 1))
 
 function titlesOfForms({ forms, listings }: Pick<Catalog, 'forms' | 'listings'>, wanted: ReadonlySet<number>) {
   const title = textColumn(listings, 'title')

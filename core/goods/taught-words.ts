@@ -12,8 +12,9 @@ export class TaughtWords {
   readonly #apart = new Set<string>()
   readonly #setsApart = new Set<string>()
 
-  /** @param lessons those in force @param words what the numbers of their words stand for */
-  constructor(lessons: readonly WordLesson[], words: readonly string[]) {
+  /** @param lessons those in force @param words what the numbers of their words stand for @param before what was taught besides */
+  constructor(lessons: readonly WordLesson[], words: readonly string[], before: TaughtWords | null = null) {
+    if (before) this.#takeOver(before)
     const inWords = (ids: readonly number[]) => ids.map((id) => words[id] as string)
     for (const { says, these, those } of lessons) {
       const [a, b] = [inWords(these), inWords(those)]
@@ -27,6 +28,13 @@ export class TaughtWords {
         ] as const)
           this.#exchange(from, to)
     }
+  }
+
+  #takeOver(before: TaughtWords): void {
+    for (const pair of before.#same) this.#same.add(pair)
+    for (const pair of before.#apart) this.#apart.add(pair)
+    for (const word of before.#setsApart) this.#setsApart.add(word)
+    for (const [word, sides] of before.#sides) this.#sides.set(word, [...sides])
   }
 
   #exchange(from: readonly string[], to: readonly string[]): void {

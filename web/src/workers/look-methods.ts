@@ -1,8 +1,10 @@
 import {
   itemSellers,
+  joinTold,
   listingChoices,
   pricedUnits,
   soldTitles,
+  tellOfferLessons,
   toldLessons,
   type Item,
   type ItemMaker,
@@ -100,7 +102,8 @@ function alikeMethods(engine: () => ItemEngine) {
     methods: {
       /** What the titles of all listings teach of words. */
       async titleLessons(_: CallContext) {
-        return toldLessons((await engine().maker).catalog)
+        const maker = await engine().maker
+        return joinTold(toldLessons(maker.catalog), tellOfferLessons(maker.offerLessons))
       },
 
       /** Other items whose titles are alike: offered to be joined, never joined by themselves. */

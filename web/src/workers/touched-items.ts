@@ -1,4 +1,4 @@
-import type { ItemMaker } from '@sickle/core/catalog'
+import { areOfferLessonsSame, type ItemMaker } from '@sickle/core/catalog'
 
 /**
  * Items whose figures other rules or corrections change are to be worked out anew.
@@ -14,6 +14,7 @@ export function touchedInPlace(sameAs: Int32Array, before: ItemMaker, now: ItemM
   const isAll =
     JSON.stringify(before.rules) !== JSON.stringify(now.rules) ||
     ofSuppliers.length > 0 ||
+    !areOfferLessonsSame(before.offerLessons, now.offerLessons) ||
     keys.some((key) => key.startsWith('offer:'))
   if (isAll) sameAs.fill(-1)
   else for (const key of keys) touchIn(sameAs, now.find(key))

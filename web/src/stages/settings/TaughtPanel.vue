@@ -38,8 +38,9 @@ async function want(lesson: ToldLesson) {
   <section aria-label="What titles taught">
     <h2>What titles taught</h2>
     <p class="small quiet">
-      Words by which listings are taken for the same goods, or for others, because barcodes or you have shown it: three
-      barcodes, or you twice. It may be wrong: forget what is, and listings are joined anew.
+      Words by which listings and offers are taken for the same goods, or for others, as barcodes or you have shown:
+      three barcodes, or you twice, by joining listings or judging offers. It may be wrong: forget what is, and all is
+      matched anew.
     </p>
     <p v-if="lessons?.length === 0" class="small">Nothing yet.</p>
     <PlainTable v-else-if="lessons">
