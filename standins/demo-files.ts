@@ -1,6 +1,7 @@
 import { isoDay } from '@sickle/core/identity'
 import { fernhand, gavelhop, loopreel, marrowgate, openstall } from './demo-listings'
 import { dayInWords, delimited, lastDay, type Row } from './demo-rows'
+import { blanksFile } from './demo-blanks'
 import { adFile, clipFile } from './demo-social'
 import { termRows } from './demo-terms'
 import { feedbackOf, hidesSales } from './observables'
@@ -76,6 +77,10 @@ export function demoFiles(world: World = demoWorld()): DemoFile[] {
     text('openstall-ads.csv', 'Openstall, advertisements', adFile(on('Openstall'), world), { market: 'Openstall' }),
     ...searchesAndSellers(world, on('Marrowgate')),
     quaymaster(world),
+    text('saltings-blanks.csv', 'Saltings Print, blanks', blanksFile(), {
+      supplier: 'Saltings Print',
+      currency: 'EUR',
+    }),
     ...storesAndMine(world),
   ]
 }

@@ -80,13 +80,14 @@ const kindOf = (name: string) => {
   if (name.includes('shops')) return 'stores'
   if (name.includes('catalogue')) return 'catalogue'
   if (name.includes('may-list')) return 'restricted'
+  if (name.includes('blanks')) return 'offers'
   return name.includes('sellers') ? 'competing' : 'sales'
 }
 
 test('every file is read as what it is, with no question but those only a seller can answer', () => {
   for (const [name, m] of Object.entries(mappings)) {
     expect([name, m.kind]).toEqual([name, kindOf(name)])
-    expect(m.questions).toEqual(['market'])
+    expect(m.questions).toEqual([m.kind === 'offers' ? 'supplier' : 'market'])
     expect(m.rejected).toBe(name === 'gavelhop-listings.csv' ? 1 : 0)
   }
   expect(

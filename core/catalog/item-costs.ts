@@ -19,6 +19,8 @@ export interface CostBasis {
   offer: Offer | null
   /** pieces in the listing sold and in the supplier's pack */
   packs: { sold: number; bought: number }
+  /** areas of a blank that are printed (default 1); where its offer states no price of a print that is taken to be in its price */
+  prints?: number
   /** what the user set for this item alone; counts before all else */
   own?: Partial<CostInputs>
 }
@@ -50,7 +52,7 @@ export function itemCost({ own = {}, ...basis }: CostBasis): ItemCost {
   return { inputs: { ...inputs, ...own }, notes: own.tiers ? notes.filter((n) => !n.includes('offer')) : notes }
 }
 
-function fromRules({ rules, market, kind, offer, packs }: Omit<CostBasis, 'own'>): ItemCost {
+function fromRules({ rules, market, kind, offer, packs, prints = 1 }: Omit<CostBasis, 'own'>): ItemCost {
   const home = rules.homeCurrency
   const notes: string[] = []
   const inputs: CostInputs = { ...blankInputs(home), ...rules.costs, packSold: packs.sold, packBought: packs.bought }
@@ -90,7 +92,8 @@ function fromRules({ rules, market, kind, offer, packs }: Omit<CostBasis, 'own'>
     return { inputs, notes }
   }
   const toHome = (e4: number) => Math.round(e4 * (findRate(currency, home, rules.rates)?.rate ?? 1))
-  inputs.tiers = offer.tiers.map((t) => ({ from: t.from, priceE4: toHome(t.priceE4) }))
+  const printsE4 = kind === 'printed' ? (offer.printE4 ?? 0) * prints : 0
+  inputs.tiers = offer.tiers.map((t) => ({ from: t.from, priceE4: toHome(t.priceE4 + printsE4) }))
   if (offer.deliveryE4 === null) notes.push("the offer's delivery is not stated, taken as 0")
   else inputs.supplierDeliveryE4 = convert({ e4: offer.deliveryE4, currency }, home, rules.rates).e4
   return { inputs, notes }

@@ -42,6 +42,8 @@ export function offerOfQuote(
     orders: about?.orders ?? null,
     weightG: about?.weightG ?? null,
     box: about?.box ?? null,
+    printAreas: about?.printAreas ?? [],
+    printE4: about?.printE4 ?? null,
     gtin: about?.gtin ?? null,
     brand: about?.brand ?? null,
     picture: about?.picture ?? null,

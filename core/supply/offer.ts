@@ -29,6 +29,9 @@ export interface Offer {
   /** of one pack as it is sent: grams, and three lengths in centimetres */
   weightG: number | null
   box: Box | null
+  /** of a blank: where it can be printed, and what each print costs on top of it, in its own currency */
+  printAreas: string[]
+  printE4: number | null
   gtin: string | null
   brand: string | null
   picture: string | null
@@ -44,6 +47,10 @@ const boxRead = (text: string | null) => (text === null ? null : boxOf(text, { d
 export function offerKey(supplier: string | null, id: string | null): string {
   return `offer:${supplier ?? '?'}/${id ?? '?'}`
 }
+
+/** Is it something that is printed to order? */
+export const isBlank = ({ printAreas, printE4 }: Pick<Offer, 'printAreas' | 'printE4'>): boolean =>
+  printAreas.length > 0 || printE4 !== null
 
 /** All offers of all captures; a later import replaces an earlier one of the same offer. */
 export function mergeOffers(captures: readonly Capture[]): Offer[] {
@@ -76,6 +83,8 @@ export function mergeOffers(captures: readonly Capture[]): Offer[] {
         goodReviews: read.number('goodReviews', row),
         since: read.number('since', row),
         sampleE4: read.number('sample', row),
+        printAreas: read.text('printAreas', row)?.split('|') ?? [],
+        printE4: read.number('printing', row),
         gtin: read.text('gtin', row),
         brand: read.text('brand', row),
         picture: read.text('picture', row),

@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { describePlan, kindOfPlan } from '@sickle/core/scan'
 import { plural } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
+import { useDesigns } from '@/shared/stores/designs'
 import { useDrafts } from '@/shared/stores/drafts'
 import { useJudgements } from '@/shared/stores/judgements'
 import { useVisits } from '@/shared/stores/visits'
@@ -52,7 +53,7 @@ const help = ref(false)
 const fatal = ref<string | null>(null)
 
 const documents = [settings, rules, sheaf, useQuery(), useDrafts(), useVisits(), useTrail(), useJudgements()]
-const stores = [...documents, usePool(), useStoreCuts(), useScenarios(), useQuotes()]
+const stores = [...documents, usePool(), useStoreCuts(), useScenarios(), useQuotes(), useDesigns()]
 onMounted(async () => {
   try {
     await writeLock.begin()

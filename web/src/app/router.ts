@@ -57,6 +57,7 @@ export function createAppRouter(history = createWebHistory()): Router {
       },
       ...rivals,
       { path: '/supply/supplier', name: 'supplier', component: () => import('@/stages/supply/SupplierPage.vue') },
+      { path: '/supply/designs', name: 'designs', component: () => import('@/stages/supply/DesignsPage.vue') },
       { path: '/supply/quotes', name: 'quotes', component: () => import('@/stages/supply/QuotesPage.vue') },
       { path: '/supply/:key(.*)*', name: 'supply', component: () => import('@/stages/supply/SupplyPage.vue') },
       { path: '/margin/:key(.*)*', name: 'margin', component: () => import('@/stages/margin/MarginPage.vue') },

@@ -3,6 +3,7 @@ import { emptyQuery, Finder, findRow, seenColumns, type Query } from '@sickle/co
 import type { ExportFormat } from '@sickle/core/exports'
 import type { CallContext } from './channel'
 import { clearingMethods } from './clearing-methods'
+import { designMethods } from './design-methods'
 import { demandMethods } from './demand-methods'
 import { EngineState } from './engine-state'
 import type { ItemEngine, Shown } from './item-engine'
@@ -39,6 +40,7 @@ export const engineMethods = {
   ...look.methods,
   ...clearing.methods,
   ...suppliers.methods,
+  ...designMethods(loaded),
   ...storeListMethods(loaded, stores, own),
   ...storePageMethods(stores, own),
   ...storeEstimateMethods(stores),

@@ -18,6 +18,7 @@ const drafts = useDrafts()
 const rules = useRules()
 const item = computed(() => drafts.items.get(draft.item) ?? null)
 const faults = computed(() => drafts.obstaclesOf(draft))
+const isOfDesign = computed(() => draft.item.startsWith('design:'))
 const advice = computed(() => drafts.adviceOf(draft))
 const length = computed(() => [...draft.title].length)
 const change = (some: Partial<Draft>) => drafts.change(draft.id, some)
@@ -172,8 +173,8 @@ const sellingWords = computed(() => {
       <p class="small"><b>Barcode</b><br />{{ draft.gtin ? shownGtin(draft.gtin) : 'not known' }}</p>
     </div>
     <p v-if="!item" class="small quiet">
-      The item this was drafted from is no longer gathered; {{ amount(draft.priceE4, draft.currency) }}
-      {{ draft.currency }} stands as it was.
+      {{ isOfDesign ? 'Drafted from a design' : 'The item this was drafted from is no longer gathered' }};
+      {{ amount(draft.priceE4, draft.currency) }} {{ draft.currency }} stands as it was.
     </p>
   </form>
 </template>

@@ -122,6 +122,7 @@ useKeys('Quotes', [
   display: grid;
   gap: 2px;
   justify-items: start;
+  justify-content: start;
   width: 100%;
   padding: 7px 12px;
   text-align: left;

@@ -86,10 +86,11 @@ useKeys('Supply', [
       </EmptyState>
       <template v-else>
         <div class="side">
-          <div class="row-gap">
-            <h1>Supply</h1>
-            <NButton size="small" class="rules" @click="router.push('/supply/quotes')">Quotes</NButton>
-            <NButton size="small" @click="rules = true">Rules …</NButton>
+          <h1>Supply</h1>
+          <div class="row-gap ways">
+            <NButton size="tiny" @click="router.push('/supply/quotes')">Quotes</NButton>
+            <NButton size="tiny" @click="router.push('/supply/designs')">Made to order</NButton>
+            <NButton size="tiny" @click="rules = true">Rules …</NButton>
           </div>
           <MatchQueue />
         </div>
@@ -149,12 +150,12 @@ useKeys('Supply', [
 }
 .side {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
+  grid-template-rows: auto auto minmax(0, 1fr);
   gap: 8px;
   min-height: 0;
 }
-.rules {
-  margin-left: auto;
+.ways {
+  gap: 5px;
 }
 .desk {
   display: flex;

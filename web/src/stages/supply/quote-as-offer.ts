@@ -22,6 +22,8 @@ const fields = {
   goodReviews: (o: Offer) => o.goodReviews,
   since: (o: Offer) => orNone(o.since, isoDay),
   sample: (o: Offer) => orNone(o.sampleE4, plainE4),
+  printAreas: (o: Offer) => (o.printAreas.length === 0 ? null : o.printAreas.join('|')),
+  printing: (o: Offer) => orNone(o.printE4, plainE4),
   gtin: (o: Offer) => o.gtin,
   brand: (o: Offer) => o.brand,
   category: (o: Offer) => o.category,
