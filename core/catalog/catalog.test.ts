@@ -1,5 +1,6 @@
 import { buildCatalog, costOf, ItemMaker, noCorrections, plainRules, type Corrections, type SellerRules } from '.'
 import type { Capture, KindName } from '../records'
+import { tableOf } from '../records/table-of'
 import { assumedFees } from '../margin'
 import { TableBuilder, type RowRecord } from '../tables'
 
@@ -269,7 +270,14 @@ test('what stores, competing offers, clips and advertisements say of an item; wh
     language: ['English'],
     shipsFrom: [],
     // Perch from an offer, Sill and Rail from listings; Sill lists nothing else, Rail does
-    reach: { competingOffers: 3, clipCreators: 2, clipCommission: 0.2, oneItemStores: 1, channels: ['feed'] },
+    reach: {
+      competingOffers: 3,
+      clipCreators: 2,
+      clipCommission: 0.2,
+      oneItemStores: 1,
+      smallStores: 2,
+      channels: ['feed'],
+    },
   })
   expect(trowel?.reach).toEqual({
     clearing: null,
@@ -277,6 +285,32 @@ test('what stores, competing offers, clips and advertisements say of an item; wh
     clipCreators: null,
     clipCommission: null,
     oneItemStores: 0,
+    smallStores: 1,
     channels: [],
   })
+})
+
+test('a store of ten items is a small one, one of eleven is not; many listings of one item are one', async () => {
+  const rows = (store: string, items: number) =>
+    Array.from({ length: items + 1 }, (_, i) => ({
+      market: 'Openstall',
+      id: `${store}${i}`,
+      title: `${store} ware ${['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven'][i] ?? 'one'}`,
+      gtin: i === 0 || i === items ? (store === 'Alder' ? '4006381333931' : '5901234123457') : undefined,
+      store,
+    }))
+  const listings = [...rows('Alder', 10), ...rows('Birch', 11)].map((r) =>
+    Object.fromEntries(Object.entries(r).filter(([, v]) => v !== undefined)),
+  )
+  const capture = {
+    id: 'a',
+    kind: 'listings' as const,
+    capturedOn: 20_604,
+    windowDays: 30,
+    table: tableOf('listings', listings as never),
+  }
+  const maker = new ItemMaker(await buildCatalog([capture]), plainRules('EUR'), noCorrections)
+  const small = (key: string) => maker.at(maker.find(key) as number).reach
+  expect(small('Openstall/Alder0')).toMatchObject({ oneItemStores: 0, smallStores: 1 })
+  expect(small('Openstall/Birch0')).toMatchObject({ oneItemStores: 0, smallStores: 0 })
 })

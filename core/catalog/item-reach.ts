@@ -26,6 +26,8 @@ export interface Reach {
   clipCommission: number | null
   /** stores that list it and nothing else; null where no listing names its store */
   oneItemStores: number | null
+  /** stores that list no more than `fewItems`, those with one item among them; null where no listing names its store */
+  smallStores: number | null
   /** where it is advertised */
   channels: string[]
   /** what lists say of whether it may be listed; null where nothing speaks of it */
@@ -37,6 +39,7 @@ const codec = recordCodec({
   clipCreators: 'number',
   clipCommission: 'number',
   oneItemStores: 'number',
+  smallStores: 'number',
   channels: 'words',
   clearing: 'text',
 })
@@ -64,11 +67,12 @@ export async function itemReach(
   { index = () => new ListingIndex(joined.listings), onProgress = async () => {}, avoid = [] }: ReachOptions = {},
 ): Promise<Table> {
   await onProgress(0)
-  const stores = oneItemStores(joined)
+  const stores = storesBySize(joined)
   const met = metRecords(captures, joined, index)
   const clearing = await itemClearing(captures, avoid, joined)
   const columns: Record<string, Column> = {
-    oneItemStores: { type: 'number', values: stores },
+    oneItemStores: { type: 'number', values: stores.one },
+    smallStores: { type: 'number', values: stores.few },
     ...(clearing ? { clearing } : {}),
   }
   if (met.size === 0) return { rows: joined.items, columns }
@@ -98,24 +102,33 @@ export function reachAt(table: Table, item: number): Reach {
   return codec.at(table, item) as Reach
 }
 
-/** How many of each item's stores list that one item alone; NaN where no store is named. */
-function oneItemStores({ listings, itemOf, items }: Joined): Float64Array {
+/** items that a small shop lists at most, as far as they are gathered; common practice, no source */
+export const fewItems = 10
+
+/** How many of each item's stores list that one item alone, and how many list few; NaN where no store is named. */
+function storesBySize({ listings, itemOf, items }: Joined): { one: Float64Array; few: Float64Array } {
   const [market, store] = [textColumn(listings, 'market'), textColumn(listings, 'store')]
-  const [none, several] = [-1, -2]
   // by store and market; a store without a market has the first place of its own
   const markets = market.words.length + 1
-  const only = new Int32Array(store.words.length * markets).fill(none)
-  const counts = new Float64Array(items).fill(NaN)
+  const numbers = new Int32Array(store.words.length * markets).fill(-1)
+  /** of each store the items met first, one more than are few */
+  const met: number[][] = []
+  const [one, few] = [new Float64Array(items).fill(NaN), new Float64Array(items).fill(NaN)]
   for (let l = 0; l < listings.rows; l++) {
     if ((store.codes[l] as number) < 0) continue
     const at = (store.codes[l] as number) * markets + (market.codes[l] as number) + 1
+    if (numbers[at] === -1) numbers[at] = met.push([]) - 1
+    const its = met[numbers[at] as number] as number[]
     const item = itemOf[l] as number
-    counts[item] = 0
-    if (only[at] === none) only[at] = item
-    else if (only[at] !== item) only[at] = several
+    one[item] = few[item] = 0
+    if (its.length <= fewItems && !its.includes(item)) its.push(item)
   }
-  for (const item of only) if (item >= 0) counts[item] = (counts[item] as number) + 1
-  return counts
+  for (const its of met) {
+    if (its.length > fewItems) continue
+    for (const item of its) few[item] = (few[item] as number) + 1
+    if (its.length === 1) one[its[0] as number] = (one[its[0] as number] as number) + 1
+  }
+  return { one, few }
 }
 
 interface Met {

@@ -62,7 +62,7 @@ export const shippedCuts: readonly Cut[] = [
     ships: true,
     query: {
       ...emptyQuery,
-      limits: { oneItemStores: [1, null], markUp: [1, null] },
+      limits: { smallStores: [1, null], markUp: [1, null] },
       sort: { by: 'markUp', descending: true },
     },
   },

@@ -18,10 +18,10 @@ test.each([
 test('an item without a market where it earns has none', () =>
   expect(measure('markUp').of({ best: null, landedE4: 1 } as unknown as Item)).toBeNull())
 
-test('the way from a one-item shop to its source is a Cut that ships', () => {
+test('the way from a small shop to its source is a Cut that ships', () => {
   const cut = shippedCuts.find((c) => c.name === 'From shop to source')
   expect(cut?.query).toMatchObject({
-    limits: { oneItemStores: [1, null], markUp: [1, null] },
+    limits: { smallStores: [1, null], markUp: [1, null] },
     sort: { by: 'markUp', descending: true },
   })
 })

@@ -1,4 +1,4 @@
-import { itemFields, type Item } from '../catalog'
+import { fewItems, itemFields, type Item } from '../catalog'
 import { daysSince, monthsSince } from './counted-days'
 import type { FigureFormat, StripScale } from '../records'
 import { sharedProfit } from '../verdict'
@@ -220,6 +220,13 @@ const workedOut: readonly Measure[] = [
     label: 'One-item stores',
     format: 'count',
     of: (i) => i.reach.oneItemStores,
+    scale: { from: 0, to: 28, kind: 'linear' },
+  },
+  {
+    name: 'smallStores',
+    label: `Stores of up to ${fewItems} items`,
+    format: 'count',
+    of: (i) => i.reach.smallStores,
     scale: { from: 0, to: 28, kind: 'linear' },
   },
   {

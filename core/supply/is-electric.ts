@@ -17,7 +17,7 @@ const goesWith = begins(
 
 /**
  * Does it run on electricity, by its words? Of cheap electrics about one in ten comes back (common practice, no source), so a sample is
- * looked at before a lot is bought. How often that is right stands in docs/estimates.md.
+ * looked at before a lot is bought. How often that is right stands in docs/checks.md.
  */
 export function isElectric(title: string): boolean {
   if (says.test(title) || figures.test(title)) return true

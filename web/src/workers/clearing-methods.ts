@@ -39,6 +39,8 @@ export interface ToAsk {
 const mostRows = 500
 /** items that a market is asked about at once */
 const mostAsked = 5_000
+/** items that are marked as not to be listed, wherever they stand */
+const mostMarked = 100_000
 
 /** What Clearing asks, and the Close look and drafts with it. */
 export function clearingMethods(engine: () => ItemEngine) {
@@ -83,6 +85,14 @@ export function clearingMethods(engine: () => ItemEngine) {
           return { row: findRow(item), clearance: withOverruling(clearer.clear(listedOf(item)), maker, item.key) }
         })
         return { counts, rows }
+      },
+
+      /** What may not be listed, or needs approval first, by key, as lists mark it. */
+      async barred(_: CallContext): Promise<Map<string, ListingStatus>> {
+        const maker = await engine().maker
+        const all = await statuses({ of: 'all' })
+        const barred = all.filter(({ status }) => status === 'restricted' || status === 'needs approval')
+        return new Map(barred.slice(0, mostMarked).map(({ place, status }) => [maker.keyAt(place), status]))
       },
 
       /** What a market is to be asked: of every item that nothing speaks of there the listing on it, else another that is known. */

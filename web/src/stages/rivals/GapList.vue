@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton } from 'naive-ui'
+import { NButton, NCheckbox } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { useServices } from '@/services/services'
 import { count, currencySign, plural } from '@/shared/format'
@@ -27,10 +27,19 @@ const found = useLatest([() => stores, () => workspace.version], () =>
   services.engine.call('gaps', [plain([...stores])]),
 )
 const isPerhaps = ref(false)
-const rows = computed(() => ((isPerhaps.value ? found.value?.perhaps : found.value?.rows) ?? []).slice(0, most))
+const mayBeListed = ref(false)
+const listable = ['allowed', 'unknown']
+const rows = computed(() => {
+  const all = (isPerhaps.value ? found.value?.perhaps : found.value?.rows) ?? []
+  return all.filter((g) => !mayBeListed.value || listable.includes(g.row.clearing)).slice(0, most)
+})
 const label = computed(() => (stores.length === 1 ? (stores[0]?.name ?? '') : plural(stores.length, 'store')))
 const toFinds = () =>
-  follow.storesItems(stores, `gaps of ${label.value}`, { own: 'others', sort: { by: 'worth', descending: true } })
+  follow.storesItems(stores, `gaps of ${label.value}`, {
+    own: 'others',
+    ...(mayBeListed.value ? { clearing: listable } : {}),
+    sort: { by: 'worth', descending: true },
+  })
 </script>
 
 <template>
@@ -41,6 +50,7 @@ const toFinds = () =>
       <BareButton v-if="found.perhaps.length" type="info" class="link small" @click="isPerhaps = !isPerhaps">{{
         isPerhaps ? 'Show the gaps' : `Show ${count(found.perhaps.length)} that may be mine`
       }}</BareButton>
+      <NCheckbox v-model:checked="mayBeListed" size="small">without what may not be listed</NCheckbox>
       <TakeStores table="gaps" :names="() => stores" :file="file" />
     </div>
     <PlainTable v-if="rows.length" class="tight" aria-label="Gaps">
