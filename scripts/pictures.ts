@@ -39,10 +39,32 @@ async function decide(p: Page, words: string, key: string): Promise<void> {
   while ((await decided(p)) === before) await p.waitForTimeout(50)
 }
 
+/** Three suppliers are asked, two answer, and the page of one is opened. */
+async function quotes(): Promise<void> {
+  await page.getByRole('link', { name: 'Ask for quotes …' }).click()
+  await page.getByRole('button', { name: /^Note \d+ quotes as asked/ }).click()
+  for (const text of [
+    '10 pcs: 6.90 EUR\n50 pcs: 6.20 EUR\nShipping: 12 EUR\nDelivery time: 6-8 days\nSample: 9 EUR',
+    'Price 7,10 EUR per piece, 6,40 EUR from 20 pieces. Free shipping, delivery within 14 days.',
+  ]) {
+    await page.getByRole('button', { name: 'Note the answer' }).first().click()
+    await page.getByRole('textbox', { name: 'The answer, pasted' }).fill(text)
+    await page.getByRole('dialog').getByRole('button', { name: 'Note the answer' }).click()
+    await page.getByRole('dialog').waitFor({ state: 'hidden' })
+  }
+  await page.getByRole('button', { name: 'Sample ordered' }).first().click()
+  await page.waitForTimeout(600)
+  await shot('quotes')
+  await page.getByRole('table').getByRole('link').first().click()
+  await page.getByRole('table', { name: 'What it has that sells' }).waitFor()
+  await shot('supplier')
+  await open('Supply')
+  await page.getByRole('complementary', { name: 'The offer' }).waitFor()
+}
+
 try {
   await page.goto(`http://127.0.0.1:${port}/`)
   await page.getByRole('button', { name: 'Load the demo' }).waitFor()
-  await shot('first-run')
   const chooser = page.waitForEvent('filechooser')
   await page.getByRole('button', { name: /Drop files anywhere/ }).click()
   await (await chooser).setFiles(fileURLToPath(new URL('../core/intake/fixtures/market-export.csv', import.meta.url)))
@@ -76,7 +98,6 @@ try {
   await page.locator('.look').evaluate((e) => e.scrollTo(0, 560))
   await shot('close-look')
   await page.keyboard.press('Escape')
-  await shot('finds-wide')
   await open('Demand')
   await page.locator('.icicle .cell').nth(1).click()
   await page.locator('.field .label').nth(2).click()
@@ -118,6 +139,7 @@ try {
   await page.waitForTimeout(600)
   await page.keyboard.press('s')
   await shot('supply')
+  await quotes()
   await open('Margin')
   await page.locator('.markets button').first().click()
   await shot('margin')

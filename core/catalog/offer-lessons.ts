@@ -1,4 +1,12 @@
-import { FormNumbering, inForce, learnLessons, lessonName, type TitleForms, type WordLesson } from '../goods'
+import {
+  findPackCount,
+  FormNumbering,
+  inForce,
+  learnLessons,
+  lessonName,
+  type TitleForms,
+  type WordLesson,
+} from '../goods'
 import type { MatchJudgement } from '../supply'
 import { tellLessons, type ToldLesson } from './title-lessons'
 
@@ -25,7 +33,7 @@ export interface OfferLessons {
 export function learnOfOffers(judged: readonly JudgedTitles[], takenBack: ReadonlySet<string>): OfferLessons {
   const titles = judged.flatMap(({ item, offer }) => [item, offer])
   const numbering = new FormNumbering()
-  const forms = numbering.finish(Int32Array.from(titles, (title) => numbering.form(title)))
+  const forms = numbering.finish(Int32Array.from(titles, (title) => numbering.form(withoutPack(title))))
   const pairs = (isSame: boolean) =>
     judged.flatMap(({ judgement }, i) =>
       (judgement === 'same' || judgement === 'pack') === isSame ? [[2 * i, 2 * i + 1] as const] : [],
@@ -33,6 +41,12 @@ export function learnOfOffers(judged: readonly JudgedTitles[], takenBack: Readon
   const said = { together: pairs(true), apart: pairs(false) }
   const gtins = new Int32Array(titles.length).fill(-1)
   return { lessons: learnLessons({ forms, gtins, said, takenBack }), forms, titles }
+}
+
+/** An offer of the same goods may come in any pack. */
+function withoutPack(title: string): string {
+  const from = findPackCount(title)?.from ?? ''
+  return from === '' ? title : title.replace(from, ' ')
 }
 
 /** Whether the same is believed by both. */
