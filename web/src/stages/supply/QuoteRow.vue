@@ -58,7 +58,10 @@ async function remove() {
       <span v-else-if="tooFew(n)" class="quiet small">from {{ offer?.minOrder }}</span>
       <span v-else class="quiet">–</span>
     </td>
-    <td class="num small">{{ offer ? daysTold(offer) : '–' }}</td>
+    <td class="num small">
+      {{ offer ? daysTold(offer) : '–' }}
+      <div v-if="answer" class="quiet">packs of {{ answer.candidate.pack }}</div>
+    </td>
     <td>
       <div class="row-gap next">
         <NButton v-if="state === 'asked'" size="tiny" type="primary" @click="$emit('answer')">Note the answer</NButton>
