@@ -49,6 +49,53 @@ async function clearingOpens(page: Page, found: string[]): Promise<void> {
   await opened(page, overrule, 'List it all the same', found)
 }
 
+/** Pages of Supply beside the desk, and what is posted. */
+async function supplierOpens(page: Page, found: string[]): Promise<void> {
+  const button = (name: string | RegExp) => page.getByRole('button', { name })
+  await button('Quotes').click()
+  await expect(page.getByRole('heading', { name: 'Nothing is asked yet' })).toBeVisible()
+  found.push(...(await faults(page, 'Quotes, none yet')))
+  await opened(page, button(/^Ask for quotes/), 'Ask for quotes', found)
+  await page.goto(`${new URL(page.url()).origin}/supply`)
+  await expect(page.getByRole('complementary', { name: 'The offer' })).toBeVisible({ timeout: 30_000 })
+  await page.getByRole('link', { name: 'Ask for quotes …' }).click()
+  await button(/^Note \d+ quotes? as asked today/).click()
+  await expect(page.getByRole('table', { name: /^Quotes of/ })).toBeVisible()
+  found.push(...(await faults(page, 'Quotes')))
+  await opened(page, button('Note the answer').first(), 'The answer', found)
+  await opened(page, button(/^Remove the quote of/).first(), 'Remove a quote', found)
+  await page
+    .getByRole('table', { name: /^Quotes of/ })
+    .getByRole('link')
+    .first()
+    .click()
+  await expect(page.getByRole('table', { name: 'What it has that sells' })).toBeVisible()
+  found.push(...(await faults(page, 'A supplier')))
+  await opened(page, button('Note an order …'), 'Note an order', found)
+  await button('Match desk').click()
+  await button('Made to order').click()
+  await page.getByRole('textbox', { name: 'Name of a design' }).fill('Robin')
+  await button('Add it').click()
+  await page.getByRole('checkbox', { name: 'On Mug, white, 330 ml' }).click()
+  await expect(page.getByRole('textbox', { name: 'Prints on Mug, white, 330 ml' })).toBeVisible()
+  found.push(...(await faults(page, 'Made to order')))
+  await opened(page, button('Remove').first(), 'Remove a design', found)
+  await page.goto(`${new URL(page.url()).origin}/finds/posted`)
+  await expect(page.getByRole('table', { name: 'Clips and lives' })).toBeVisible({ timeout: 30_000 })
+  found.push(...(await faults(page, 'What is posted')))
+}
+
+test('quotes, a supplier, designs and what is posted pass the strictest rules, and so does all that opens there', async ({
+  page,
+}) => {
+  test.setTimeout(300_000)
+  const found: string[] = []
+  await loadDemo(page)
+  await page.getByRole('link', { name: /^Supply/ }).click()
+  await supplierOpens(page, found)
+  expect(found).toEqual([])
+})
+
 async function sheafOpens(page: Page, found: string[]): Promise<void> {
   await page.getByRole('link', { name: /^Sheaves/ }).click()
   await page.getByRole('button', { name: 'What if …' }).click()

@@ -29,7 +29,7 @@ const least = 10
  * and Benjamini and Hochberg's control at 5 % over all that are compared. Options of fewer than ten listings are left out.
  */
 export function optionLifts(listings: readonly Choice[]): OptionLift[] {
-  const counts = new Map<string, Map<string, { sold: number; of: number }>>()
+  const counts: OptionCounts = new Map()
   for (const { options, sold } of listings) {
     for (const [choice, option] of Object.entries(options)) {
       const known = counts.get(choice) ?? new Map<string, { sold: number; of: number }>()
@@ -38,8 +38,16 @@ export function optionLifts(listings: readonly Choice[]): OptionLift[] {
       known.set(option, { sold: n.sold + Number(sold), of: n.of + 1 })
     }
   }
+  return liftsOfCounts(counts)
+}
+
+/** How many chose each option of a choice, and how many of them sold: choice → option → counts. */
+export type OptionCounts = Map<string, Map<string, { sold: number; of: number }>>
+
+/** The same out of counts, for those who count by themselves. */
+export function liftsOfCounts(counts: OptionCounts): OptionLift[] {
   const compared = [...counts].flatMap(([choice, options]) => {
-    const all = [...options.values()].reduce((a, b) => ({ sold: a.sold + b.sold, of: a.of + b.of }))
+    const all = [...options.values()].reduce((a, b) => ({ sold: a.sold + b.sold, of: a.of + b.of }), { sold: 0, of: 0 })
     return [...options].flatMap(([option, { sold, of }]) => {
       const [restSold, rest] = [all.sold - sold, all.of - of]
       const [share, lift] = [wilsonInterval(sold, of), shareDifference(sold, of, restSold, rest)]

@@ -1,4 +1,5 @@
 import type { RowRecord } from '../tables'
+import { isLiveSort, isPaidWord } from './clip'
 
 export interface PostedClip {
   title: string
@@ -91,11 +92,11 @@ function clipOf(r: RowRecord): PostedClip {
     title: text(r.title) ?? text(r.clip) ?? '',
     creator: text(r.creator) ?? '?',
     day: figure(r.day),
-    isLive: /live/i.test(text(r.sort) ?? ''),
+    isLive: isLiveSort(text(r.sort)),
     views: figure(r.views),
     units: figure(r.units),
     earnedE4: revenue === null || rate === null ? null : Math.round(revenue * rate),
     currency: text(r.currency),
-    isPaid: paid === null ? null : /^(y|t|1|paid|ja|oui)/i.test(paid),
+    isPaid: isPaidWord(paid),
   }
 }

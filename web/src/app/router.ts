@@ -43,6 +43,11 @@ export function createAppRouter(history = createWebHistory()): Router {
         components: { default: () => import('@/stages/demand/DemandPage.vue'), side: NoSide },
       },
       {
+        path: '/finds/posted',
+        name: 'posted',
+        components: { default: () => import('@/stages/finds/PostedPage.vue'), side: NoSide },
+      },
+      {
         path: '/finds/item/:key(.*)*',
         name: 'look',
         components: { default: () => import('@/stages/finds/LookPage.vue'), side: NoSide },

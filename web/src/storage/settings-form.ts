@@ -1,5 +1,6 @@
 import { mostStrips, usualStrips } from '@sickle/core/engine'
 import type { DecimalMark } from '@sickle/core/money'
+import { clipRules, clipRulesSchema, type ClipRules } from '@sickle/core/social'
 import { dearFromE4 } from '@sickle/core/supply'
 import { listOf, moneyE4, oneOf, record, span, text, truth } from '@sickle/core/schema'
 
@@ -18,6 +19,8 @@ export interface Settings {
   wantedMargin: number
   /** money in a first order from which a sample should be looked at first, E4 of the home currency */
   dearFromE4: number
+  /** what is counted of making a clip */
+  clips: ClipRules
   /** whether pictures of listed hosts are fetched */
   pictures: boolean
   /** measures that have a strip above the finds, and columns of the finds, in order */
@@ -31,6 +34,7 @@ export const usualSettings = (): Settings => ({
   sideFolded: false,
   wantedMargin: 0.25,
   dearFromE4,
+  clips: clipRules,
   pictures: false,
   strips: [...usualStrips],
   columns: [...usualColumns],
@@ -42,6 +46,7 @@ export const settingsSchema = record({
   sideFolded: truth(),
   wantedMargin: span(0, 0.99),
   dearFromE4: moneyE4(),
+  clips: clipRulesSchema,
   pictures: truth(),
   strips: listOf(text(60), mostStrips),
   columns: listOf(text(60), 100).min(1, 'must name a column'),

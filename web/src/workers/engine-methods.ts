@@ -3,6 +3,7 @@ import { emptyQuery, Finder, findRow, seenColumns, type Query } from '@sickle/co
 import type { ExportFormat } from '@sickle/core/exports'
 import type { CallContext } from './channel'
 import { clearingMethods } from './clearing-methods'
+import { clipMethods } from './clip-methods'
 import { designMethods } from './design-methods'
 import { demandMethods } from './demand-methods'
 import { EngineState } from './engine-state'
@@ -30,6 +31,7 @@ function loaded(): ItemEngine {
 const demand = demandMethods(loaded)
 const look = lookMethods(loaded, demand.allTerms)
 const clearing = clearingMethods(loaded)
+const clips = clipMethods(loaded)
 const suppliers = supplierMethods(loaded)
 const own = ownSource(loaded)
 const stores = storeSource(loaded)
@@ -40,6 +42,7 @@ export const engineMethods = {
   ...look.methods,
   ...clearing.methods,
   ...suppliers.methods,
+  ...clips.methods,
   ...designMethods(loaded),
   ...storeListMethods(loaded, stores, own),
   ...storePageMethods(stores, own),
@@ -57,6 +60,7 @@ export const engineMethods = {
       look.forget()
       clearing.forget()
       suppliers.forget()
+      clips.forget()
       stores.forget()
       own.forget()
     })

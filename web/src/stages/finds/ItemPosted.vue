@@ -15,7 +15,12 @@ const posted = useLatest([() => item], () => services.engine.call('posted', [ite
 <template>
   <article>
     <h3>What is being posted about it? <GradeMark v-if="posted" grade="reported" /></h3>
-    <p>{{ whatIsPosted(posted) }}</p>
+    <p>
+      {{ whatIsPosted(posted) }}
+      <RouterLink v-if="posted" :to="{ path: '/finds/posted', query: { item: item.key, label: item.title } }"
+        >All of them</RouterLink
+      >
+    </p>
     <PlainTable v-if="posted?.best.length" class="tight">
       <thead>
         <tr>

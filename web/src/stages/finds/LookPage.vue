@@ -13,6 +13,7 @@ import EmptyState from '@/shared/widgets/EmptyState.vue'
 import ItemAllowed from './ItemAllowed.vue'
 import ItemCourse from './ItemCourse.vue'
 import ItemJoin from './ItemJoin.vue'
+import ItemEarnings from './ItemEarnings.vue'
 import ItemImprove from './ItemImprove.vue'
 import ItemOptions from './ItemOptions.vue'
 import ItemPosted from './ItemPosted.vue'
@@ -95,6 +96,7 @@ watch(
           <p>{{ whatDoIMake(item, rules.home) }}</p>
           <WorthParts :worth="item.worth" />
         </article>
+        <ItemEarnings :item="item" />
         <ItemSource :item="item" />
       </div>
       <ItemSellers ref="sellers" class="wide" :item="item" full />

@@ -29,6 +29,9 @@ const print = () => window.print()
       <p class="small quiet">
         {{ store.market }}{{ store.age === null ? ' · age not known' : ` · ${decimal(store.age, 0)} months old`
         }}{{ store.stated?.country ? ` · ${store.stated.country}` : '' }}{{ gathered ? ` · ${gathered}` : '' }}
+        <RouterLink :to="{ path: '/finds/posted', query: { market: store.market, store: store.name } }"
+          >What is posted</RouterLink
+        >
         <ListingLink :address="webAddress(store.stated?.url ?? null)" :title="store.name" words="Open its shop" />
       </p>
     </div>

@@ -1,0 +1,138 @@
+<script setup lang="ts">
+import { NButton, NInput } from 'naive-ui'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { allClips, type ClipFigure, type ClipQuery } from '@sickle/core/social'
+import { useServices } from '@/services/services'
+import { count, plural } from '@/shared/format'
+import { useWorkspace } from '@/shared/stores/workspace'
+import { useKeys } from '@/shared/use-keys'
+import { useLatest } from '@/shared/use-latest'
+import EmptyState from '@/shared/widgets/EmptyState.vue'
+import NumberField from '@/shared/widgets/NumberField.vue'
+import StageState from '@/shared/widgets/StageState.vue'
+import ViewChoice from '@/shared/widgets/ViewChoice.vue'
+import { plain } from '@/storage/plain'
+import type { ClipScope } from '@/workers/clip-methods'
+import PostedSums from './PostedSums.vue'
+import PostedTable from './PostedTable.vue'
+
+/** What is posted: clips and lives about an item, about what a store sells, or all, to sort and to limit, and what goes with selling. */
+const services = useServices()
+const workspace = useWorkspace()
+const route = useRoute()
+const router = useRouter()
+const text = (v: unknown) => (typeof v === 'string' ? v : '')
+const scope = computed((): ClipScope => {
+  const { item, market, store } = route.query
+  if (text(item) !== '') return { of: 'item', key: text(item) }
+  return text(store) !== '' ? { of: 'store', market: text(market), name: text(store) } : { of: 'all' }
+})
+const about = computed(() => text(route.query.label) || (scope.value.of === 'store' ? scope.value.name : ''))
+const query = ref<ClipQuery>({ ...allClips })
+const change = (some: Partial<ClipQuery>) => void (query.value = { ...query.value, ...some })
+const found = useLatest([scope, query, () => workspace.version], async () =>
+  workspace.version === 0 ? null : services.engine.call('clips', [plain(scope.value), plain(query.value)]),
+)
+function sortBy(by: ClipFigure) {
+  change({ by, descending: query.value.by === by ? !query.value.descending : true })
+}
+const sorts: { value: ClipQuery['sort']; label: string }[] = [
+  { value: 'all', label: 'All' },
+  { value: 'clips', label: 'Clips' },
+  { value: 'lives', label: 'Lives' },
+]
+const reaches: { value: ClipQuery['reach']; label: string }[] = [
+  { value: 'all', label: 'Any reach' },
+  { value: 'unpaid', label: 'Not paid' },
+  { value: 'paid', label: 'Paid' },
+]
+useKeys('What is posted', [{ key: 'escape', label: 'Back', run: () => router.back() }])
+</script>
+
+<template>
+  <div class="column-page">
+    <header class="row-gap">
+      <h1>What is posted</h1>
+      <span class="quiet small">{{ about ? `about ${about}` : 'all clips and lives that are gathered' }}</span>
+      <span class="acts row-gap">
+        <NButton v-if="scope.of !== 'all'" size="small" @click="router.push('/finds/posted')">All clips</NButton>
+        <NButton size="small" @click="router.push('/finds')">Finds</NButton>
+      </span>
+    </header>
+    <StageState
+      stage="What is posted"
+      within
+      :ready="found !== null"
+      bring="Bring in a social market's clips, and what each sold stands here."
+    >
+      <EmptyState v-if="found?.of === 0" title="No clips are gathered about it">
+        <p class="quiet">Bring in a file of clips and lives, or scan them from a source.</p>
+        <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
+      </EmptyState>
+      <template v-else-if="found">
+        <div class="row-gap limits small">
+          <NInput
+            class="words"
+            size="small"
+            clearable
+            :value="query.words"
+            placeholder="Words, or a creator"
+            :input-props="{ 'aria-label': 'Words of clips, or a creator' }"
+            @update:value="(words) => change({ words })"
+          />
+          <ViewChoice v-model="query.sort" compact label="Clips or lives" :options="sorts" />
+          <ViewChoice v-model="query.reach" compact label="Reach" :options="reaches" />
+          <span>Views, at least</span>
+          <NumberField
+            :value="query.leastViews"
+            label="Views, at least"
+            open
+            whole
+            :max="1e12"
+            @change="(leastViews) => change({ leastViews })"
+            @clear="change({ leastViews: null })"
+          />
+          <span>Units, at least</span>
+          <NumberField
+            :value="query.leastUnits"
+            label="Units, at least"
+            open
+            whole
+            :max="1e9"
+            @change="(leastUnits) => change({ leastUnits })"
+            @clear="change({ leastUnits: null })"
+          />
+          <span class="quiet" role="status"
+            >{{ count(found.found) }} of {{ plural(found.of, 'clip or live', 'clips and lives') }}</span
+          >
+        </div>
+        <div class="two">
+          <PostedTable :rows="found.rows" :found="found.found" :query="query" @sort="sortBy" />
+          <PostedSums :sums="found.sums" :sells="found.sells" />
+        </div>
+      </template>
+    </StageState>
+  </div>
+</template>
+
+<style scoped>
+.acts {
+  margin-left: auto;
+}
+.limits {
+  flex-wrap: wrap;
+  margin-bottom: 8px;
+}
+.words {
+  width: 190px;
+}
+.two {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 320px;
+  gap: 10px;
+  padding-bottom: 10px;
+}
+</style>

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { clipFigures, type ClipFigure, type ClipQuery } from '@sickle/core/social'
+import { amount, count, currencySign, day } from '@/shared/format'
+import { useRules } from '@/shared/stores/rules'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import ItemLink from '@/shared/widgets/ItemLink.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
+import type { PostedRow } from '@/workers/clip-methods'
+
+/** Clips and lives in their order, each with the item that it shows. */
+const { query } = defineProps<{ rows: PostedRow[]; found: number; query: ClipQuery }>()
+defineEmits<{ sort: [by: ClipFigure] }>()
+const rules = useRules()
+const shown: ClipFigure[] = ['day', 'views', 'likes', 'units', 'revenue', 'perThousand']
+const isMoney = (figure: ClipFigure) => figure === 'revenue' || figure === 'perThousand'
+const heading = (figure: ClipFigure) =>
+  `${clipFigures[figure].label}${isMoney(figure) ? `, ${currencySign(rules.home)}` : ''}`
+const told = (figure: ClipFigure, { clip }: PostedRow) => {
+  const value = clipFigures[figure].of(clip)
+  if (figure === 'day') return day(value)
+  return isMoney(figure) ? amount(value === null ? null : Math.round(value), rules.home) : count(value)
+}
+const sorted = (figure: ClipFigure) =>
+  query.by === figure ? (query.descending ? 'descending' : 'ascending') : ('none' as const)
+const mark = (figure: ClipFigure) => (query.by === figure ? (query.descending ? ' ▾' : ' ▴') : '')
+</script>
+
+<template>
+  <section class="panel scroll" tabindex="0" aria-label="Clips and lives">
+    <PlainTable class="tight" aria-label="Clips and lives">
+      <thead>
+        <tr>
+          <th>Clip, creator</th>
+          <th v-for="f in shown" :key="f" class="num" :aria-sort="sorted(f)">
+            <BareButton @click="$emit('sort', f)">{{ heading(f) }}{{ mark(f) }}</BareButton>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="r in rows" :key="r.clip.key">
+          <td>
+            <a v-if="r.clip.url" :href="r.clip.url" target="_blank" rel="noopener noreferrer">{{ r.clip.title }}</a>
+            <template v-else>{{ r.clip.title || 'without a title' }}</template>
+            <div class="small quiet">
+              {{ r.clip.creator }}{{ r.clip.isLive ? ' · live' : '' }}{{ r.clip.isPaid ? ' · paid' : '' }}
+            </div>
+            <div class="small">
+              <ItemLink v-if="r.item" :item-key="r.item.key" :title="r.item.title" />
+              <span v-else class="quiet">its item is not gathered</span>
+            </div>
+          </td>
+          <td v-for="f in shown" :key="f" class="num">{{ told(f, r) }}</td>
+        </tr>
+      </tbody>
+    </PlainTable>
+    <p v-if="found > rows.length" class="small quiet">
+      The first {{ count(rows.length) }} of {{ count(found) }} in this order: limit or sort for others.
+    </p>
+    <p v-if="found === 0" class="quiet">None passes these limits.</p>
+  </section>
+</template>
+
+<style scoped>
+section {
+  padding: 6px 10px;
+}
+</style>

@@ -1,0 +1,167 @@
+import { toHome, type Item, type ItemMaker } from '@sickle/core/catalog'
+import type { OptionLift } from '@sickle/core/demand'
+import {
+  ClipList,
+  clipSums,
+  itemOutlook,
+  mergeClips,
+  whatSells,
+  type Clip,
+  type ClipAlike,
+  type ClipQuery,
+  type ClipRules,
+  type ClipSums,
+  type ItemOutlook,
+} from '@sickle/core/social'
+import { numberIn, textAt, textColumn, textIn } from '@sickle/core/tables'
+import type { CallContext } from './channel'
+import type { ItemEngine } from './item-engine'
+import { readOnce } from './read-once'
+import { capturesOf } from './records-at-rest'
+
+/** Clips of an item's category that are asked beside its own, at most */
+const mostAlike = 2_000
+
+/** What a clip about an item would earn me, and what selling it myself is compared with. */
+export interface Earnings {
+  outlook: ItemOutlook
+  /** price and commission that it is reckoned at */
+  priceE4: number | null
+  commission: number | null
+}
+
+/** Clips about one item, those about what a store sells, or all. */
+export type ClipScope = { of: 'all' } | { of: 'item'; key: string } | { of: 'store'; market: string; name: string }
+
+/** A clip, and the item that it shows; null where that is not gathered. */
+export interface PostedRow {
+  clip: Clip
+  item: { key: string; title: string } | null
+}
+
+export interface PostedAnswer {
+  rows: PostedRow[]
+  /** clips of the scope, and those of them that pass */
+  of: number
+  found: number
+  sums: ClipSums
+  /** what goes with selling, over those that pass */
+  sells: OptionLift[]
+}
+
+/** rows of a list that are shown at once */
+const mostRows = 300
+
+/** What is asked of clips and lives. */
+export function clipMethods(engine: () => ItemEngine) {
+  const captures = readOnce(() => capturesOf('clips'))
+  const merged = readOnce(async () => {
+    const { rules } = await engine().maker
+    return mergeClips(await captures.get(), (currency) => toHome(currency, rules))
+  })
+  /** one list for each scope that was asked last, so that a limit that moves finds its orders made */
+  let last: { scope: string; list: ClipList } | null = null
+  async function listOf(scope: ClipScope): Promise<ClipList> {
+    const name = JSON.stringify(scope)
+    if (last?.scope === name) return last.list
+    const all = await merged.get()
+    const maker = await engine().maker
+    last = { scope: name, list: new ClipList(all.filter(inScope(scope, maker))) }
+    return last.list
+  }
+  return {
+    methods: {
+      /** Clips and lives that pass, in their order, what they come to together, and what goes with selling. */
+      async clips(_: CallContext, scope: ClipScope, query: ClipQuery): Promise<PostedAnswer> {
+        const list = await listOf(scope)
+        const maker = await engine().maker
+        const found = list.ask(query)
+        return {
+          rows: Array.from(found.subarray(0, mostRows), (at) => {
+            const clip = list.clips[at] as Clip
+            return { clip, item: itemShown(clip, maker) }
+          }),
+          of: list.clips.length,
+          found: found.length,
+          sums: clipSums(list.columns, found),
+          sells: whatSells(list.columns, found),
+        }
+      },
+
+      /** What a clip about an item would earn; null where no clips are gathered, or none says what it sold. */
+      async earnings(_: CallContext, key: string, rules: ClipRules): Promise<Earnings | null> {
+        const clips = await merged.get()
+        const maker = await engine().maker
+        const place = maker.find(key)
+        if (place === null || clips.length === 0) return null
+        const item = maker.at(place, false)
+        const listings = new Set(item.listings.map((l) => l.key))
+        const own = clips.filter((c) => c.listing !== null && listings.has(c.listing))
+        const on = onClips(item, own)
+        const outlook = itemOutlook(own, clipsAlike(engine(), maker, { clips, item, place }), {
+          item: { listings, ...on },
+          rules,
+        })
+        return outlook && { outlook, ...on }
+      },
+    },
+    forget() {
+      captures.forget()
+      merged.forget()
+      last = null
+    },
+  }
+}
+
+function inScope(scope: ClipScope, maker: ItemMaker): (clip: Clip) => boolean {
+  if (scope.of === 'all') return () => true
+  if (scope.of === 'item') {
+    const place = maker.find(scope.key)
+    return ({ listing }) => place !== null && listing !== null && maker.find(listing) === place
+  }
+  const { listings } = maker.catalog
+  const index = maker.index()
+  return ({ market, listing }) => {
+    const row = market === scope.market && listing !== null ? index.find(listing) : null
+    return row !== null && textIn(listings, 'store', row) === scope.name
+  }
+}
+
+function itemShown({ listing }: Clip, maker: ItemMaker): PostedRow['item'] {
+  const place = listing === null ? null : maker.find(listing)
+  return place === null ? null : { key: maker.keyAt(place), title: maker.at(place, false).title }
+}
+
+/** The lowest price on the markets where it is shown, or on any; and the commission that its clips name, or its listings. */
+function onClips(item: Item, own: readonly Clip[]): Pick<Earnings, 'priceE4' | 'commission'> {
+  const markets = new Set(own.map((c) => c.market))
+  const prices = (of: (market: string) => boolean) =>
+    item.listings.filter((l) => of(l.market)).flatMap((l) => l.priceE4 ?? [])
+  const here = prices((market) => markets.has(market))
+  const all = here.length > 0 ? here : prices(() => true)
+  const rates = own.flatMap((c) => c.commission ?? [])
+  return {
+    priceE4: all.length === 0 ? null : Math.min(...all),
+    commission: rates.length === 0 ? item.commission : rates.reduce((a, b) => a + b, 0) / rates.length,
+  }
+}
+
+/** Clips about other items of the same category, each with how much more this one sells. */
+function clipsAlike(
+  { figures }: ItemEngine,
+  maker: ItemMaker,
+  { clips, item, place }: { clips: readonly Clip[]; item: Item; place: number },
+): ClipAlike[] {
+  if (item.category === null) return []
+  const categories = textColumn(figures, 'categories')
+  const mine = textAt(categories, place)
+  const alike: ClipAlike[] = []
+  for (const clip of clips) {
+    const other = clip.listing === null ? null : maker.find(clip.listing)
+    if (other === null || other === place || textAt(categories, other) !== mine) continue
+    const units = numberIn(figures, 'units', other)
+    alike.push({ clip, factor: item.units === null || !units ? null : item.units / units })
+    if (alike.length === mostAlike) break
+  }
+  return alike
+}
