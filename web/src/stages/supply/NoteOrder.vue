@@ -55,7 +55,7 @@ async function keep() {
         placeholder=""
         :input-props="{ 'aria-label': 'What' }"
       />
-      <template v-for="f in fields" :key="f.name">
+      <label v-for="f in fields" :key="f.name" class="pair">
         <span>{{ f.label }}</span>
         <NDatePicker
           size="small"
@@ -66,10 +66,9 @@ async function keep() {
           value-format="yyyy-MM-dd"
           :formatted-value="shown(dates[f.name])"
           :input-readonly="false"
-          :aria-label="f.label"
           @update:formatted-value="(text: string | null) => pick(f.name, text)"
         />
-      </template>
+      </label>
       <p v-if="fault" class="small loss wide" role="alert">{{ fault }}</p>
       <div class="wide">
         <NButton size="small" type="primary" attr-type="submit" :disabled="what.trim() === ''">Note it</NButton>
@@ -84,6 +83,9 @@ async function keep() {
   grid-template-columns: 110px minmax(0, 1fr);
   gap: 8px 12px;
   align-items: center;
+}
+.pair {
+  display: contents;
 }
 .wide {
   grid-column: 1 / -1;

@@ -19,7 +19,7 @@ const asked = ({ name, wanted }: SupplierCheck) =>
     <PlainTable aria-label="Checks">
       <thead>
         <tr>
-          <th></th>
+          <th><span class="sr-only">Check</span></th>
           <th>States</th>
           <th>You ask for</th>
           <th class="num">Keep it</th>

@@ -56,8 +56,7 @@ const rows = computed(() => lists.value[shown.value].slice(0, mostShown))
           <td>
             <ItemLink :item-key="i.key" :title="i.title" />
             <div class="small quiet">
-              <RouterLink :to="`/supply/${encodeURIComponent(i.key)}`">{{ i.offer.id }}</RouterLink> · {{ i.offer.title
-              }}{{ i.isUsed ? ' · reckoned with' : '' }}
+              {{ i.offer.id }} · {{ i.offer.title }}{{ i.isUsed ? ' · reckoned with' : '' }}
             </div>
           </td>
           <td class="num">{{ count(i.units) }}</td>
