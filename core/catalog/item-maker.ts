@@ -79,6 +79,11 @@ export class ItemMaker {
     )
   }
 
+  /** What an item is called; much less work than all of it. */
+  titleAt(item: number): string {
+    return this.#described(item).title
+  }
+
   /** An item without offers and prices. */
   #described(item: number): Item {
     const { starts, members, sales, windowEnds, life, reach, unpublished } = this.catalog
@@ -101,7 +106,7 @@ export class ItemMaker {
     const offers = new Map(this.catalog.offers.map((o) => [o.key, o.title]))
     return keys.flatMap((key) => {
       const place = this.find(key)
-      const item = place === null ? '' : this.#described(place).title
+      const item = place === null ? '' : this.titleAt(place)
       return Object.entries(judged[key] ?? {}).flatMap(([offer, judgement]): JudgedTitles[] => {
         const title = offers.get(offer)
         return title === undefined || item === '' ? [] : [{ item, offer: title, judgement }]
@@ -129,12 +134,7 @@ const isSaidAlike = (a: object, b: object) => JSON.stringify(a) === JSON.stringi
 const areOffersSame = (before: Catalog, now: Catalog): boolean =>
   before.offers === now.offers && before.forms === now.forms && !isTaughtAnew(before, now)
 
-/** @param offers those among which is found; all of them without */
-export function offerFinder(
-  { forms, lessons, ...catalog }: Catalog,
-  ofOffers: OfferLessons,
-  offers = catalog.offers,
-): OfferFinder {
+function offerFinder({ forms, lessons, offers }: Catalog, ofOffers: OfferLessons): OfferFinder {
   if (offers.length === 0) return new OfferFinder([])
   const byListings = new TaughtWords(inForce(lessons), forms.words)
   return new OfferFinder(offers, {

@@ -7,12 +7,11 @@ import {
   type PriceMoves,
   type SupplierStanding,
 } from '../supply'
-import { titleSignature } from '../goods'
 import { workOut } from '../margin'
 import type { Capture } from '../records'
 import type { Assumption } from './assumption'
 import { assumptionsOf } from './assumptions'
-import { offerFinder, type ItemMaker } from './item-maker'
+import type { ItemMaker } from './item-maker'
 import { costsWith } from './match-desk'
 import { lowestOn } from './price-item'
 
@@ -75,21 +74,19 @@ export function supplierPage(
 ): SupplierPage | null {
   const offers = maker.catalog.offers.filter((o) => o.supplier === supplier)
   if (offers.length === 0) return null
-  const finder = offerFinder(maker.catalog, maker.offerLessons, offers)
   const items: SupplierItem[] = []
   let looked = 0
   for (const place of places) {
     if (looked++ === mostLooked) break
-    const found = itemOf(maker, place, finder)
+    const found = itemOf(maker, place, supplier)
     if (found) items.push(found)
   }
-  const days = offers.map((o) => o.capturedOn)
   const standing = maker.corrections.suppliers[supplier] ?? null
   return {
     supplier,
     offers: offers.length,
-    from: Math.min(...days),
-    to: Math.max(...days),
+    from: offers.reduce((least, o) => Math.min(least, o.capturedOn), Infinity),
+    to: offers.reduce((most, o) => Math.max(most, o.capturedOn), -Infinity),
     standing,
     checks: checksOf(maker, offers, standing),
     moves: priceMoves(captures, supplier),
@@ -98,12 +95,10 @@ export function supplierPage(
   }
 }
 
-function itemOf(maker: ItemMaker, place: number, finder: ReturnType<typeof offerFinder>): SupplierItem | null {
+function itemOf(maker: ItemMaker, place: number, supplier: string): SupplierItem | null {
   const item = maker.at(place, false)
   if (item.kind === 'digital') return null
-  const judged = maker.corrections.judged[item.key] ?? {}
-  const found = finder.find(titleSignature(item.title), item.gtin, { sameOnly: true, judged })
-  const match = found.find((m) => m.verdict === 'same')
+  const match = item.offers.find((m) => m.verdict === 'same' && m.offer.supplier === supplier)
   if (!match) return null
   const market = item.best?.market ?? item.markets[0] ?? ''
   const { inputs } = costsWith(maker, item, market, match)

@@ -37,7 +37,11 @@ const [tail, all] = [0.1, 0.8]
 export function clipOutlook(clips: readonly EarningClip[]): ClipOutlook | null {
   if (clips.length === 0) return null
   const byCreator = new Map<string, number[]>()
-  for (const { creator, earnedE4 } of clips) byCreator.set(creator, [...(byCreator.get(creator) ?? []), earnedE4])
+  for (const { creator, earnedE4 } of clips) {
+    const hers = byCreator.get(creator)
+    if (hers) hers.push(earnedE4)
+    else byCreator.set(creator, [earnedE4])
+  }
   const creators = byCreator.size
   const drawn = [...byCreator.values()]
     .flatMap((earned) => earned.map((earnedE4) => ({ earnedE4, weight: 1 / earned.length / creators })))
@@ -53,10 +57,12 @@ export function clipOutlook(clips: readonly EarningClip[]): ClipOutlook | null {
     upperTenthE4: at(1 - tail),
     nothingRatio,
     range: creators < leastCreators ? null : rangeOf(at, creators, nothingRatio),
-    bestClipRatio: earned === 0 ? null : Math.max(...clips.map((c) => c.earnedE4)) / earned,
-    bestCreatorRatio: earned === 0 ? null : Math.max(...sums) / earned,
+    bestClipRatio: earned === 0 ? null : mostOf(clips.map((c) => c.earnedE4)) / earned,
+    bestCreatorRatio: earned === 0 ? null : mostOf(sums) / earned,
   }
 }
+
+const mostOf = (values: readonly number[]) => values.reduce((a, b) => Math.max(a, b), 0)
 
 function rangeOf(at: (share: number) => number, creators: number, nothingRatio: number): ClipOutlook['range'] {
   const ofOneMore = (share: number) => (share * (creators + 1)) / creators

@@ -82,7 +82,7 @@ export function postedAbout(
 }
 
 function least(values: number[], sign = 1): number | null {
-  return values.length ? sign * Math.min(...values) : null
+  return values.length ? sign * values.reduce((a, b) => Math.min(a, b), Infinity) : null
 }
 
 function clipOf(r: RowRecord): PostedClip {

@@ -50,7 +50,7 @@ export interface PostedAnswer {
 }
 
 /** rows of a list that are shown at once */
-const mostRows = 300
+const mostRows = 120
 
 /** What is asked of clips and lives. */
 export function clipMethods(engine: () => ItemEngine) {
@@ -129,7 +129,7 @@ function inScope(scope: ClipScope, maker: ItemMaker): (clip: Clip) => boolean {
 
 function itemShown({ listing }: Clip, maker: ItemMaker): PostedRow['item'] {
   const place = listing === null ? null : maker.find(listing)
-  return place === null ? null : { key: maker.keyAt(place), title: maker.at(place, false).title }
+  return place === null ? null : { key: maker.keyAt(place), title: maker.titleAt(place) }
 }
 
 /** The lowest price on the markets where it is shown, or on any; and the commission that its clips name, or its listings. */

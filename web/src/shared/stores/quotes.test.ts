@@ -210,3 +210,17 @@ describe('words', () => {
     expect(sampleAdvice(need, [{ supplier: 'Other' }])).toMatch(/is of Other, and it is reckoned with Sill Mill$/)
   })
 })
+
+test('a supplier of a hundred thousand offers is read whole', async () => {
+  const bench = testBench()
+  await bringAll(bench)
+  const rows = Array.from({ length: 100_000 }, (_, i) => `B${i},"Ware ${i} of many",1.00,1,0.00,5 days`)
+  await bench.bring('many.csv', `Ref,Description,Unit price (EUR),Min. qty,Delivery,Lead time\n${rows.join('\n')}\n`, {
+    supplier: 'Big Mill',
+  })
+  await useRules().load()
+  await useWorkspace().reload()
+  const page = await bench.services.engine.call('supplierPage', ['Big Mill'])
+  expect(page).toMatchObject({ offers: 100_000, items: [] })
+  expect(page?.checks.find((c) => c.name === 'days')?.holds).toBe(100_000)
+})

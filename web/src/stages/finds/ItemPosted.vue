@@ -18,7 +18,7 @@ const posted = useLatest([() => item], () => services.engine.call('posted', [ite
     <p>
       {{ whatIsPosted(posted) }}
       <RouterLink v-if="posted" :to="{ path: '/finds/posted', query: { item: item.key, label: item.title } }"
-        >All of them</RouterLink
+        >All clips and lives</RouterLink
       >
     </p>
     <PlainTable v-if="posted?.best.length" class="tight">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NButton, NInput } from 'naive-ui'
-import { computed, ref } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { allClips, type ClipFigure, type ClipQuery } from '@sickle/core/social'
 import { useServices } from '@/services/services'
@@ -29,7 +29,7 @@ const scope = computed((): ClipScope => {
   return text(store) !== '' ? { of: 'store', market: text(market), name: text(store) } : { of: 'all' }
 })
 const about = computed(() => text(route.query.label) || (scope.value.of === 'store' ? scope.value.name : ''))
-const query = ref<ClipQuery>({ ...allClips })
+const query = shallowRef<ClipQuery>(allClips)
 const change = (some: Partial<ClipQuery>) => void (query.value = { ...query.value, ...some })
 const found = useLatest([scope, query, () => workspace.version], async () =>
   workspace.version === 0 ? null : services.engine.call('clips', [plain(scope.value), plain(query.value)]),
@@ -81,8 +81,20 @@ useKeys('What is posted', [{ key: 'escape', label: 'Back', run: () => router.bac
             :input-props="{ 'aria-label': 'Words of clips, or a creator' }"
             @update:value="(words) => change({ words })"
           />
-          <ViewChoice v-model="query.sort" compact label="Clips or lives" :options="sorts" />
-          <ViewChoice v-model="query.reach" compact label="Reach" :options="reaches" />
+          <ViewChoice
+            compact
+            label="Clips or lives"
+            :options="sorts"
+            :model-value="query.sort"
+            @update:model-value="(sort) => change({ sort })"
+          />
+          <ViewChoice
+            compact
+            label="Reach"
+            :options="reaches"
+            :model-value="query.reach"
+            @update:model-value="(reach) => change({ reach })"
+          />
           <span>Views, at least</span>
           <NumberField
             :value="query.leastViews"
