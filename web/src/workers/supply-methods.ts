@@ -12,6 +12,12 @@ export interface QueuedRow {
   worth: number
 }
 
+/** What waits in the queue beside what is open: items that were judged, and those that may not be listed. */
+export interface QueueShown {
+  judged: boolean
+  barred: boolean
+}
+
 /** items that wait in the queue at once */
 const mostQueued = 200
 
@@ -19,15 +25,16 @@ const mostQueued = 200
 export function supplyMethods(engine: () => ItemEngine) {
   return {
     /** Items whose offers are to be judged, those first of which a right match is worth most. */
-    async matchQueue(_: CallContext, scope: ItemScope, isJudgedShown: boolean): Promise<QueuedRow[]> {
+    async matchQueue(_: CallContext, scope: ItemScope, shown: QueueShown): Promise<QueuedRow[]> {
       const maker = await engine().maker
       const { figures } = engine()
       const { offers, judged } = maker.corrections
-      const kinds = textColumn(figures, 'kinds')
+      const [kinds, clearing] = [textColumn(figures, 'kinds'), textColumn(figures, 'clearing')]
       const skip = (place: number) => {
         if (textAt(kinds, place) === 'digital') return true
+        if (!shown.barred && textAt(clearing, place) === 'restricted') return true
         const key = maker.keyAt(place)
-        return !isJudgedShown && (offers[key] !== undefined || Object.keys(judged[key] ?? {}).length > 0)
+        return !shown.judged && (offers[key] !== undefined || Object.keys(judged[key] ?? {}).length > 0)
       }
       const queue = matchQueue(figures, await placesOfScope(engine(), scope), { skip, most: mostQueued })
       return queue.map(({ place, worth }) => ({ row: findRow(maker.at(place, false)), worth }))

@@ -30,6 +30,9 @@ watch(
   <nav class="queue panel" aria-label="Items to match">
     <header>
       <ViewChoice v-model="supply.of" compact :options="scopes" label="Which items" />
+      <NCheckbox v-model:checked="supply.isBarredShown" size="small" class="small"
+        >what may not be listed too</NCheckbox
+      >
       <span class="row-gap small"
         ><NCheckbox v-model:checked="supply.isJudgedShown" size="small" class="small">judged ones too</NCheckbox
         ><span

@@ -92,13 +92,19 @@ function useMatchQueue() {
   const sheaf = useSheaf()
   const of = ref<QueueOf>('all')
   const isJudgedShown = ref(false)
+  const isBarredShown = ref(true)
   const filled = ref(0)
   const refill = () => void filled.value++
   const queue = shallowRef<QueuedRow[] | null>(null)
   const isReady = computed(() => workspace.version > 0)
   const gathered = computed(() => workspace.ledger.map((e) => e.id).join())
-  const found = useLatest([of, isJudgedShown, filled, isReady, gathered], async () =>
-    isReady.value ? services.engine.call('matchQueue', [scopeOf(of.value), isJudgedShown.value]) : null,
+  const found = useLatest([of, isJudgedShown, isBarredShown, filled, isReady, gathered], async () =>
+    isReady.value
+      ? services.engine.call('matchQueue', [
+          scopeOf(of.value),
+          { judged: isJudgedShown.value, barred: isBarredShown.value },
+        ])
+      : null,
   )
   watch(found, (now) => (queue.value = now))
 
@@ -106,5 +112,5 @@ function useMatchQueue() {
     if (which === 'sheaf') return { of: 'keys', keys: [...sheaf.kept, ...sheaf.held].map((d) => d.key) }
     return { of: which }
   }
-  return { of, isJudgedShown, queue, refill }
+  return { of, isJudgedShown, isBarredShown, queue, refill }
 }

@@ -141,3 +141,16 @@ test('a queue of kept and held items, of those found, and of the judged too', as
   supply.isJudgedShown = true
   await until(() => supply.queue?.length === 3, 'the judged too')
 })
+
+test('what may not be listed waits too, and is left out when it is not wanted', async () => {
+  const { supply, rules, workspace } = await opened()
+  await rules.setAvoid([{ what: 'bird bath', sort: 'phrase', why: '' }])
+  await workspace.follow()
+  const keys = () => supply.queue?.map((q) => q.row.key)
+  supply.refill()
+  await until(() => keys()?.length === 3, 'all that waits')
+  expect(keys()).toContain(bath)
+  supply.isBarredShown = false
+  await until(() => keys()?.length === 2, 'what may be listed')
+  expect(keys()).toEqual([hooks, 'Marrowgate/A5'])
+})
