@@ -95,7 +95,8 @@ export function workOut(
     emit?.({ id, label, group, amountE4 })
     return amountE4
   }
-  const cost = (id: string, label: string, group: LineGroup, amount: number) => -(put(id, label, group, -amount) ?? 0)
+  const cost = (id: string, label: string, group: LineGroup, amount: number) =>
+    0 - (put(id, label, group, 0 - amount) ?? 0)
 
   const discount = priceE4 * inputs.discountRatio
   const paid = priceE4 - discount
@@ -141,7 +142,7 @@ export function workOut(
         inputs.costPerReturnE4 -
         (goods.exact ?? 0) * inputs.recoveredRatio -
         refundable * inputs.feesRefundedRatio
-  put('returns', labels.returnRatio, 'returns', perReturn === null ? null : -perReturn * inputs.returnRatio)
+  put('returns', labels.returnRatio, 'returns', perReturn === null ? null : 0 - perReturn * inputs.returnRatio)
   const outlay =
     goods.landed === null ? null : goods.landed + goods.taxGivenBack + packing + storage + advertising + listingFees
   const net = priceE4 - givenAway + inputs.postageChargedE4 - taxed
@@ -170,21 +171,22 @@ function goodsLines(inputs: CostInputs, put: Put, exact: boolean): Goods {
   const borne = inputs.importTaxRecoverable ? 0 : importTax
   const lines = [
     put('goods', labels.tiers, 'goods', minus(goods)),
-    put('supplierDelivery', labels.supplierDeliveryE4, 'goods', -delivery),
-    put('freight', labels.inboundFreightE4, 'goods', -freight),
+    put('supplierDelivery', labels.supplierDeliveryE4, 'goods', minus(delivery)),
+    put('freight', labels.inboundFreightE4, 'goods', minus(freight)),
     put('duty', labels.dutyRatio, 'goods', inputs.dutyRatio === 0 ? 0 : minus(duty)),
     put('importTax', labels.importTaxRatio, 'goods', inputs.importTaxRatio === 0 ? 0 : minus(borne)),
   ]
   const given = inputs.importTaxRecoverable ? (importTax ?? 0) : 0
   return {
-    landed: goods === null ? null : -lines.reduce<number>((sum, line) => sum + (line ?? 0), 0),
+    landed: goods === null ? null : 0 - lines.reduce<number>((sum, line) => sum + (line ?? 0), 0),
     exact: before === null ? null : before + (duty ?? 0) + (borne ?? 0),
     taxGivenBack: exact ? roundOnce(given, inputs.currency) : given,
   }
 }
 
+/** Nothing is 0, never −0, which would stand on a screen with its sign. */
 function minus(e4: number | null): number | null {
-  return e4 === null ? null : -e4
+  return e4 === null ? null : 0 - e4
 }
 
 /** Where prices are stated without tax, fees 'with tax' are still taken of what the buyer pays. */

@@ -46,3 +46,14 @@ test.each([
   [NaN, 'count', '–'],
   [null, 'money', '–'],
 ] as const)('%p as %s is %s', (v, format, words) => expect(figureText(v, format, 'EUR')).toBe(words))
+
+test('what is nothing, or rounds to it, has no minus', () => {
+  expect([amount(-0, 'EUR'), money(-10, 'EUR'), percent(-0.001), decimal(-0.001), count(-0)]).toEqual([
+    '0.00',
+    '€ 0.00',
+    '0 %',
+    '0.00',
+    '0',
+  ])
+  expect([amount(-100, 'EUR'), percent(-0.01)]).toEqual(['−0.01', '−1 %'])
+})

@@ -15,7 +15,12 @@ function fixed(digits: number): Intl.NumberFormat {
   const key = String(digits)
   let format = plainFormats.get(key)
   if (!format) {
-    format = new Intl.NumberFormat('en', { minimumFractionDigits: digits, maximumFractionDigits: digits })
+    format = new Intl.NumberFormat('en', {
+      minimumFractionDigits: digits,
+      maximumFractionDigits: digits,
+      // what rounds to nothing has no sign
+      signDisplay: 'negative',
+    })
     plainFormats.set(key, format)
   }
   return format

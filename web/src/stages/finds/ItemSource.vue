@@ -19,7 +19,7 @@ async function setPack(pack: number | null) {
   <article>
     <h3>Can I get it?</h3>
     <p>{{ canIGetIt(item, rules.home) }}</p>
-    <p class="row-gap small">
+    <p v-if="item.kind !== 'digital'" class="row-gap small">
       <span>The listing is a pack of</span
       ><PackStepper :value="item.pack" label="Pieces in the listing" @change="setPack" /><span class="quiet">{{
         item.packFrom === null

@@ -44,9 +44,13 @@ defineExpose({ focusSearch: () => search.value?.focus() })
       </h2>
       <p class="small quiet">
         {{ plural(item.listings.length, 'listing') }} on {{ item.markets.join(', ') }} · {{ span }} ·
-        {{ item.units === null ? 'units not known' : `${count(item.units)} units in 30 days` }} · pack of
-        <PackStepper :value="item.pack" label="Pieces in the listing" @change="setPack" />
-        {{ item.packFrom === null ? 'assumed' : item.packFrom === 'set by you' ? 'set by you' : `“${item.packFrom}”` }}
+        {{ item.units === null ? 'units not known' : `${count(item.units)} units in 30 days` }}
+        <template v-if="item.kind !== 'digital'">
+          · pack of <PackStepper :value="item.pack" label="Pieces in the listing" @change="setPack" />
+          {{
+            item.packFrom === null ? 'assumed' : item.packFrom === 'set by you' ? 'set by you' : `“${item.packFrom}”`
+          }}
+        </template>
       </p>
       <p v-if="item.clearing === 'restricted' || item.clearing === 'needs approval'" class="small">
         <RouterLink to="/clearing" :class="statusWords[item.clearing].tone"
