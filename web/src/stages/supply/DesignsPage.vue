@@ -22,6 +22,7 @@ import StageState from '@/shared/widgets/StageState.vue'
 import { plain } from '@/storage/plain'
 import BlankTable from './BlankTable.vue'
 import { draftsOfDesign } from './design-drafts'
+import SidePicks from './SidePicks.vue'
 
 /** Goods that are made to order: a design on several blanks at once, with its margin on each. */
 const services = useServices()
@@ -36,6 +37,13 @@ const { ask } = useAsk()
 const chosen = ref<string | null>(null)
 const fault = ref('')
 const design = computed(() => designs.list.find((d) => d.id === chosen.value) ?? designs.list[0] ?? null)
+const picks = computed(() =>
+  designs.list.map((d) => ({
+    key: d.id,
+    title: d.name,
+    told: `on ${plural(d.blanks.length, 'blank')}, ${d.market}`,
+  })),
+)
 const markets = computed(() => workspace.summary.markets.map((m) => ({ value: m, label: m })))
 const market = computed(() => design.value?.market ?? markets.value[0]?.value ?? '')
 const blanks = useLatest([market, () => workspace.version], async () =>
@@ -113,23 +121,17 @@ useKeys('Made to order', [{ key: 'escape', label: 'Back to the match desk', run:
         <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
       </EmptyState>
       <div v-else class="two">
-        <nav class="panel scroll designs" aria-label="Designs" tabindex="0">
-          <BareButton
-            v-for="d in designs.list"
-            :key="d.id"
-            class="one"
-            :class="{ on: d.id === design?.id }"
-            :aria-current="d.id === design?.id ? 'true' : undefined"
-            @click="chosen = d.id"
-          >
-            <span>{{ d.name }}</span>
-            <span class="small quiet">on {{ plural(d.blanks.length, 'blank') }}, {{ d.market }}</span>
-          </BareButton>
+        <SidePicks
+          label="Designs"
+          :picks="picks"
+          :model-value="design?.id ?? null"
+          @update:model-value="(id) => (chosen = id)"
+        >
           <div class="add">
             <AddByName label="Name of a design" placeholder="Name of a design" :add="add" />
             <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>
           </div>
-        </nav>
+        </SidePicks>
         <section class="panel scroll" tabindex="0" aria-label="Blanks">
           <div v-if="design" class="row-gap head">
             <LineField
@@ -176,20 +178,6 @@ useKeys('Made to order', [{ key: 'escape', label: 'Back to the match desk', run:
   grid-template-columns: 220px minmax(0, 1fr);
   gap: 10px;
   padding-bottom: 10px;
-}
-.one {
-  display: grid;
-  gap: 2px;
-  justify-items: start;
-  justify-content: start;
-  width: 100%;
-  padding: 7px 12px;
-  text-align: left;
-  border-bottom: 1px solid var(--line);
-}
-.one.on {
-  background: var(--paper);
-  box-shadow: inset 3px 0 var(--slate);
 }
 .add {
   padding: 10px 12px;

@@ -9,13 +9,13 @@ import { useSheaf } from '@/shared/stores/sheaf'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
 import { useLatest } from '@/shared/use-latest'
-import BareButton from '@/shared/widgets/BareButton.vue'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
 import StageState from '@/shared/widgets/StageState.vue'
 import { plain } from '@/storage/plain'
 import AskQuotes from './AskQuotes.vue'
 import { quotesOfItems } from './quotes-of-items'
 import QuoteTable from './QuoteTable.vue'
+import SidePicks from './SidePicks.vue'
 
 /** Quotes and samples: what was asked of suppliers, what they answered, beside each other by landed cost. */
 const services = useServices()
@@ -84,21 +84,12 @@ useKeys('Quotes', [
         </p>
       </EmptyState>
       <div v-else class="two">
-        <nav class="panel scroll items" aria-label="Items that were asked about" tabindex="0">
-          <BareButton
-            v-for="i in items"
-            :key="i.key"
-            class="one"
-            :class="{ on: i.key === item?.key }"
-            :aria-current="i.key === item?.key ? 'true' : undefined"
-            @click="wanted = i.key"
-          >
-            <span>{{ i.title }}</span>
-            <span class="small quiet"
-              >{{ i.told }}<b v-if="i.late" class="late">, {{ i.late }} late</b></span
-            >
-          </BareButton>
-        </nav>
+        <SidePicks
+          label="Items that were asked about"
+          :picks="items"
+          :model-value="item?.key ?? null"
+          @update:model-value="(key) => (wanted = key)"
+        />
         <QuoteTable v-if="item" :key="item.key" :item="item" :compared="compared" />
       </div>
     </StageState>
@@ -117,22 +108,5 @@ useKeys('Quotes', [
   grid-template-columns: 260px minmax(0, 1fr);
   gap: 10px;
   padding-bottom: 10px;
-}
-.one {
-  display: grid;
-  gap: 2px;
-  justify-items: start;
-  justify-content: start;
-  width: 100%;
-  padding: 7px 12px;
-  text-align: left;
-  border-bottom: 1px solid var(--line);
-}
-.one.on {
-  background: var(--paper);
-  box-shadow: inset 3px 0 var(--slate);
-}
-.late {
-  color: var(--wheat-ink);
 }
 </style>
