@@ -26,7 +26,6 @@ export interface Sample {
   /** null until it is judged */
   passed: boolean | null
   judgedOn: number | null
-  note: string
 }
 
 /** What one supplier was asked about one item. Days since 1970. */
@@ -40,6 +39,9 @@ export interface Quote {
   offer: string | null
   /** packs in one order that a price is asked for */
   quantities: number[]
+  /** its number in the message that asked, and how many items that asked about: an answer tells them apart by it */
+  place: number
+  of: number
   askedOn: number
   /** when an answer is late */
   dueOn: number
@@ -116,13 +118,12 @@ export const quoteAnswerSchema = record({
   note: anyText(2000),
 })
 
-export const sampleSchema = record({
+const sampleSchema = record({
   orderedOn: day(),
   dueOn: orNull(day()),
   arrivedOn: orNull(day()),
   passed: orNull(truth()),
   judgedOn: orNull(day()),
-  note: anyText(2000),
 })
 
 export const letterSchema = record({
@@ -143,6 +144,8 @@ export const quotesSchema = record({
       supplier: text(300),
       offer: orNull(text(4000)),
       quantities: quantities(),
+      place: quantity(),
+      of: quantity(),
       askedOn: day(),
       dueOn: day(),
       answer: quoteAnswerSchema.nullable(),

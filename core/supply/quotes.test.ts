@@ -33,6 +33,8 @@ const asked: Quote = {
   supplier: 'Sill Mill',
   offer: null,
   quantities: [10, 50],
+  place: 1,
+  of: 1,
   askedOn: 100,
   dueOn: 105,
   answer: null,
@@ -49,7 +51,7 @@ const answer: QuoteAnswer = {
   pack: null,
   note: '',
 }
-const sample: Sample = { orderedOn: 104, dueOn: 113, arrivedOn: null, passed: null, judgedOn: null, note: '' }
+const sample: Sample = { orderedOn: 104, dueOn: 113, arrivedOn: null, passed: null, judgedOn: null }
 
 describe('how far a quote has come', () => {
   test.each<[string, Partial<Quote>]>([

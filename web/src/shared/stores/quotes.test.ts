@@ -15,6 +15,8 @@ const hooks = {
   title: 'Balcony hook 4-pack, black',
   supplier: 'Sill Mill',
   offer: 'offer:Sill Mill/S1',
+  place: 1,
+  of: 1,
 }
 const answer = {
   on: 20_606,
@@ -63,23 +65,22 @@ test('a quote from question to judged sample, each step with its day, told, kept
   const again = quotes.list[1]!.id
   expect(again).not.toBe(id)
   await quotes.answer(again, answer)
-  await quotes.orderSample(again, true)
+  await quotes.orderSample(again)
   expect(quotes.list[1]?.sample).toEqual({
     orderedOn: today + 5,
     dueOn: today + 9,
     arrivedOn: null,
     passed: null,
     judgedOn: null,
-    note: '',
   })
   bench.clock.now += 6 * dayMs
   expect(quoteTold(quotes.list[1]!, quotes.today())).toBe('sample ordered 2026-06-06, sample 2 days late')
   await quotes.arrived(again)
   expect(quoteTold(quotes.list[1]!, quotes.today())).toBe('sample here, to be judged 2026-06-12')
-  await quotes.judge(again, false, 'weak')
+  await quotes.judge(again, false)
   expect(quotes.passedOf(hooks.item)).toEqual([])
   await useSteps().undo()
-  await quotes.judge(again, true, '')
+  await quotes.judge(again, true)
   expect(quotes.passedOf(hooks.item)).toHaveLength(1)
   expect(quotes.list[1]?.sample).toMatchObject({ passed: true, judgedOn: today + 11, arrivedOn: today + 11 })
   await expect(quotes.answer(again, { ...answer, currency: 'EURO' })).rejects.toMatchObject({

@@ -18,7 +18,7 @@ import { useSteps } from './steps'
 const dayMs = 86_400_000
 
 /** What is to be asked of one supplier about one item. */
-export type NewQuote = Pick<Quote, 'item' | 'title' | 'supplier' | 'offer'>
+export type NewQuote = Pick<Quote, 'item' | 'title' | 'supplier' | 'offer' | 'place' | 'of'>
 
 /** Quotes and samples that were asked of suppliers, and what was ordered of them. Each change is a step that can be taken back. */
 export const useQuotes = defineStore('quotes', () => {
@@ -79,15 +79,13 @@ function samplesBy(change: ChangeQuote, today: () => number) {
   const changeSample = (id: string, some: Partial<Sample>) =>
     change('a sample', id, ({ sample }) => (sample ? { sample: { ...sample, ...some } } : {}))
   return {
-    /** A sample that is ordered today; null takes it back. */
-    orderSample(id: string, isOrdered: boolean): Promise<void> {
-      return change('a sample', id, ({ answer }) => ({ sample: isOrdered ? sampleOf(answer, today()) : null }))
-    },
+    /** A sample that is ordered today. */
+    orderSample: (id: string) => change('a sample', id, ({ answer }) => ({ sample: sampleOf(answer, today()) })),
     arrived: (id: string) => changeSample(id, { arrivedOn: today() }),
-    judge(id: string, passed: boolean, note: string): Promise<void> {
+    judge(id: string, passed: boolean): Promise<void> {
       const on = today()
       return change('a sample', id, ({ sample }) =>
-        sample ? { sample: { ...sample, arrivedOn: sample.arrivedOn ?? on, passed, judgedOn: on, note } } : {},
+        sample ? { sample: { ...sample, arrivedOn: sample.arrivedOn ?? on, passed, judgedOn: on } } : {},
       )
     },
   }
@@ -115,7 +113,6 @@ const sampleOf = (answer: QuoteAnswer | null, orderedOn: number): Sample => ({
   arrivedOn: null,
   passed: null,
   judgedOn: null,
-  note: '',
 })
 
 /** Changes of a document that can be taken back one by one. @returns sets it, by what was changed, behind "Take back:" */

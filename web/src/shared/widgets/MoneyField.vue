@@ -6,14 +6,20 @@ import { faultIn } from '../fault-in'
 import { useTyped } from '../use-typed'
 import TypedInput from './TypedInput.vue'
 
-/** An amount, typed as the seller writes numbers; what is no amount stays and is marked, and changes nothing. */
-const { value, currency, label } = defineProps<{ value: number | null; currency: string; label: string }>()
-const emit = defineEmits<{ change: [e4: number] }>()
+/** An amount, typed as the seller writes numbers; what is no amount stays and is marked, and changes nothing; with `open` it may be empty, which is null. */
+const {
+  value,
+  currency,
+  label,
+  open = false,
+} = defineProps<{ value: number | null; currency: string; label: string; open?: boolean }>()
+const emit = defineEmits<{ change: [e4: number]; clear: [] }>()
 const { text, fault, typed } = useTyped({
   shown: () => (value === null ? '' : plainAmount(value, currency)),
   options: () => ({ digits: minorDigitsOf(currency) }),
   check: (plain) => faultIn(moneyE4(), e4OfPlain(plain)),
   change: (plain) => emit('change', e4OfPlain(plain) as number),
+  ...(open ? { clear: () => emit('clear') } : {}),
 })
 </script>
 

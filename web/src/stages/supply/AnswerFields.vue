@@ -17,6 +17,16 @@ function set(some: Partial<QuoteAnswer>) {
   fault.value = wrong ? `${wrong.where || 'It'} ${wrong.what}.` : ''
   if (!wrong) answer.value = next
 }
+const counts: { name: 'pack' | 'minOrder' | 'leadDays'; label: string; least: number; most: number; empty?: string }[] =
+  [
+    { name: 'pack', label: 'Pieces in a pack', least: 1, most: 5000, empty: 'as titled' },
+    { name: 'minOrder', label: 'Least order, packs', least: 1, most: 1e7 },
+    { name: 'leadDays', label: 'Days until it arrives', least: 0, most: 1000 },
+  ]
+const amounts: { name: 'deliveryE4' | 'sampleE4'; label: string }[] = [
+  { name: 'deliveryE4', label: 'Delivery of the order' },
+  { name: 'sampleE4', label: 'Price of a sample' },
+]
 const tiers = computed(() => answer.value.tiers)
 const setTier = (at: number, some: Partial<QuoteAnswer['tiers'][number]>) =>
   set({ tiers: tiers.value.map((t, i) => (i === at ? { ...t, ...some } : t)) })
@@ -72,53 +82,31 @@ function setCurrency(text: string) {
     <div class="rows">
       <span>Currency</span>
       <LineField :value="answer.currency" label="Currency of the answer" @change="setCurrency" />
-      <span>Pieces in a pack</span>
-      <NumberField
-        :value="answer.pack"
-        label="Pieces in a pack"
-        placeholder="as titled"
-        whole
-        open
-        :min="1"
-        :max="5000"
-        @change="(pack) => set({ pack })"
-        @clear="set({ pack: null })"
-      />
-      <span>Least order, packs</span>
-      <NumberField
-        :value="answer.minOrder"
-        label="Least order, packs"
-        whole
-        open
-        :min="1"
-        :max="1e7"
-        @change="(minOrder) => set({ minOrder })"
-        @clear="set({ minOrder: null })"
-      />
-      <span>Delivery of the order</span>
-      <MoneyField
-        :value="answer.deliveryE4"
-        :currency="answer.currency"
-        label="Delivery of the order"
-        @change="(deliveryE4) => set({ deliveryE4 })"
-      />
-      <span>Days until it arrives</span>
-      <NumberField
-        :value="answer.leadDays"
-        label="Days until it arrives"
-        whole
-        open
-        :max="1000"
-        @change="(leadDays) => set({ leadDays })"
-        @clear="set({ leadDays: null })"
-      />
-      <span>Price of a sample</span>
-      <MoneyField
-        :value="answer.sampleE4"
-        :currency="answer.currency"
-        label="Price of a sample"
-        @change="(sampleE4) => set({ sampleE4 })"
-      />
+      <template v-for="f in counts" :key="f.name">
+        <span>{{ f.label }}</span>
+        <NumberField
+          :value="answer[f.name]"
+          :label="f.label"
+          :placeholder="f.empty ?? ''"
+          whole
+          open
+          :min="f.least"
+          :max="f.most"
+          @change="(n) => set({ [f.name]: n })"
+          @clear="set({ [f.name]: null })"
+        />
+      </template>
+      <template v-for="f in amounts" :key="f.name">
+        <span>{{ f.label }}</span>
+        <MoneyField
+          :value="answer[f.name]"
+          :currency="answer.currency"
+          :label="f.label"
+          open
+          @change="(e4) => set({ [f.name]: e4 })"
+          @clear="set({ [f.name]: null })"
+        />
+      </template>
       <span>Note</span>
       <LineField :value="answer.note" label="Note" @change="(note) => set({ note })" />
     </div>

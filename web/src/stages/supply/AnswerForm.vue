@@ -35,17 +35,12 @@ watch(
     answer.value = now?.answer ?? nothing()
   },
 )
-/** items that the same supplier was asked about on the same day, in the order of the message */
-const together = computed(() =>
-  quotes.list.filter((q) => q.supplier === quote?.supplier && q.askedOn === quote.askedOn),
-)
-const part = computed(() => {
-  const at = together.value.findIndex((q) => q.id === quote?.id)
-  return splitAnswers(text.value, Math.max(1, together.value.length))[Math.max(0, at)] ?? ''
-})
+/** what the text says of this item, where the message asked about several */
+const part = computed(() => (quote ? (splitAnswers(text.value, quote.of)[quote.place - 1] ?? '') : ''))
 const read = computed(() => readAnswer(part.value))
 watch(text, (now) => {
-  if (now.trim() === '') return
+  // what names no price says nothing, and what was entered stays
+  if (now.trim() === '' || read.value.tiers.length === 0) return
   const { currency, ...said } = read.value
   answer.value = { ...answer.value, ...said, currency: currency ?? answer.value.currency }
 })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton, NCheckbox } from 'naive-ui'
+import { NButton } from 'naive-ui'
 import { computed, ref, watch } from 'vue'
 import type { ItemToAsk } from '@sickle/core/catalog'
 import { useServices } from '@/services/services'
@@ -10,9 +10,10 @@ import { useWorkspace } from '@/shared/stores/workspace'
 import AddByName from '@/shared/widgets/AddByName.vue'
 import HouseModal from '@/shared/widgets/HouseModal.vue'
 import { plain } from '@/storage/plain'
-import { askOf, markedFirst, suppliersToAsk } from './ask-quotes'
+import { lettersTo, markedFirst, suppliersToAsk } from './ask-quotes'
 import LetterForm from './LetterForm.vue'
 import QuoteLetter from './QuoteLetter.vue'
+import TickList from './TickList.vue'
 
 /** Several suppliers are asked for several items at once: whom, about what, and the messages to copy or save. */
 const { keys } = defineProps<{ keys: string[] }>()
@@ -22,13 +23,22 @@ const services = useServices()
 const quotes = useQuotes()
 const workspace = useWorkspace()
 const items = ref<ItemToAsk[]>([])
-const left = ref<string[]>([])
-const [added, chosen] = [ref<string[]>([]), ref<string[]>([])]
+const [about, added, chosen] = [ref<string[]>([]), ref<string[]>([]), ref<string[]>([])]
 const fault = ref('')
-const asked = computed(() => items.value.filter((i) => !left.value.includes(i.key)))
+const asked = computed(() => items.value.filter((i) => about.value.includes(i.key)))
 const suppliers = computed(() => suppliersToAsk(asked.value))
+const whom = computed(() => [
+  ...suppliers.value.map((s) => ({
+    key: s.supplier,
+    label: s.supplier,
+    note: s.same
+      ? `seems to have ${s.same} of ${asked.value.length}`
+      : `has ${plural(s.alike, 'thing', 'things')} alike`,
+  })),
+  ...added.value.map((s) => ({ key: s, label: s, note: 'by you, about all' })),
+])
 const letters = computed(() =>
-  chosen.value.map((supplier) => ({ supplier, ...askOf(supplier, asked.value, quotes.letter) })),
+  lettersTo(chosen.value, { items: asked.value, added: added.value, letter: quotes.letter }),
 )
 const count = computed(() => letters.value.reduce((n, l) => n + l.quotes.length, 0))
 watch(
@@ -36,15 +46,16 @@ watch(
   async ([open]) => {
     if (!open) return
     items.value = await services.engine.call('suppliersFor', [plain(keys)])
-    left.value = added.value = []
+    about.value = items.value.map((i) => i.key)
+    added.value = []
     fault.value = ''
     chosen.value = markedFirst(suppliers.value)
   },
   { immediate: true },
 )
-const toggled = (list: string[], one: string) => (list.includes(one) ? list.filter((x) => x !== one) : [...list, one])
 function add(supplier: string) {
-  if (!added.value.includes(supplier)) added.value = [...added.value, supplier]
+  const isKnown = [...suppliers.value.map((s) => s.supplier), ...added.value].includes(supplier)
+  if (!isKnown) added.value = [...added.value, supplier]
   if (!chosen.value.includes(supplier)) chosen.value = [...chosen.value, supplier]
   return Promise.resolve(true)
 }
@@ -64,35 +75,10 @@ async function note() {
     <div class="two">
       <div class="left scroll" tabindex="0" role="group" aria-label="What is asked, and of whom">
         <h3>About</h3>
-        <NCheckbox
-          v-for="i in items"
-          :key="i.key"
-          size="small"
-          :checked="!left.includes(i.key)"
-          @update:checked="left = toggled(left, i.key)"
-          >{{ i.title }}</NCheckbox
-        >
+        <TickList v-model="about" :ticks="items.map((i) => ({ key: i.key, label: i.title }))" />
         <p v-if="items.length === 0" class="small quiet">Nothing to ask about: keep or hold items first.</p>
         <h3>Of</h3>
-        <NCheckbox
-          v-for="s in suppliers"
-          :key="s.supplier"
-          size="small"
-          :checked="chosen.includes(s.supplier)"
-          @update:checked="chosen = toggled(chosen, s.supplier)"
-          >{{ s.supplier }}
-          <span class="quiet small">{{
-            s.same ? `seems to have ${s.same} of ${asked.length}` : `has ${plural(s.alike, 'thing', 'things')} alike`
-          }}</span></NCheckbox
-        >
-        <NCheckbox
-          v-for="s in added"
-          :key="s"
-          size="small"
-          :checked="chosen.includes(s)"
-          @update:checked="chosen = toggled(chosen, s)"
-          >{{ s }} <span class="quiet small">by you, about all</span></NCheckbox
-        >
+        <TickList v-model="chosen" :ticks="whom" />
         <AddByName label="Another supplier" placeholder="Another supplier" :add="add" />
         <LetterForm />
       </div>

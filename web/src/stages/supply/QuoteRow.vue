@@ -66,7 +66,7 @@ async function remove() {
       <div class="row-gap next">
         <NButton v-if="state === 'asked'" size="tiny" type="primary" @click="$emit('answer')">Note the answer</NButton>
         <template v-if="state === 'answered'">
-          <NButton size="tiny" @click="quotes.orderSample(quote.id, true)">Sample ordered</NButton>
+          <NButton size="tiny" @click="quotes.orderSample(quote.id)">Sample ordered</NButton>
           <NButton size="tiny" :disabled="isUsed || offer === null" @click="bring(quote, offer)">{{
             isUsed ? 'Reckoned with' : 'Reckon with it'
           }}</NButton>
@@ -75,8 +75,8 @@ async function remove() {
           <NButton v-if="quote.sample?.arrivedOn === null" size="tiny" @click="quotes.arrived(quote.id)"
             >Sample is here</NButton
           >
-          <NButton size="tiny" type="primary" @click="quotes.judge(quote.id, true, '')">Passed</NButton>
-          <NButton size="tiny" @click="quotes.judge(quote.id, false, '')">Failed</NButton>
+          <NButton size="tiny" type="primary" @click="quotes.judge(quote.id, true)">Passed</NButton>
+          <NButton size="tiny" @click="quotes.judge(quote.id, false)">Failed</NButton>
         </template>
         <NButton
           v-if="state === 'passed'"

@@ -53,12 +53,34 @@ export function askOf(
       ? known
       : items.map(({ key, title }) => ({ item: key, title, offer: null, number: null, isSame: false }))
   return {
-    quotes: asked.map(({ item, title, offer }) => ({ item, title, offer, supplier })),
+    quotes: asked.map(({ item, title, offer }, i) => ({
+      item,
+      title,
+      offer,
+      supplier,
+      place: i + 1,
+      of: asked.length,
+    })),
     message: quoteMessage(
       asked.map(({ title, number, isSame }) => ({ title, number, isSame, quantities: letter.quantities })),
       letter,
     ),
   }
+}
+
+/**
+ * The messages to those who are chosen. Who has none of the items any more, since they were taken out, is not asked; who was added by name is asked
+ * about all.
+ */
+export function lettersTo(
+  chosen: readonly string[],
+  { items, added, letter }: { items: readonly ItemToAsk[]; added: readonly string[]; letter: Letter },
+): ({ supplier: string } & ReturnType<typeof askOf>)[] {
+  const known = new Set([...suppliersToAsk(items).map((s) => s.supplier), ...added])
+  if (items.length === 0) return []
+  return chosen
+    .filter((supplier) => known.has(supplier))
+    .map((supplier) => ({ supplier, ...askOf(supplier, items, letter) }))
 }
 
 /** '10, 50 and 200' as quantities, ascending and each once; null where it names none, or one that cannot be. */
