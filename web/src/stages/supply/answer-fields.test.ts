@@ -28,14 +28,14 @@ function opened() {
 
 test('what was misread is put right, or emptied to be not known', async () => {
   const { fields, type } = opened()
-  expect(await type('Delivery of the order', '')).toEqual({ ...read, deliveryE4: null })
-  expect(await type('Price of a sample', '7.50')).toEqual({ ...read, sampleE4: 75_000 })
-  expect(await type('Days until it arrives', '')).toEqual({ ...read, leadDays: null })
-  expect(await type('Another price', '1.80')).toEqual({
-    ...read,
-    tiers: [...read.tiers, { from: 2, priceE4: 18_000 }],
-  })
-  expect(await type('Currency of the answer', 'usd')).toEqual({ ...read, currency: 'USD' })
+  const now = { ...read }
+  const becomes = (some: Partial<QuoteAnswer>) => Object.assign(now, some)
+  expect(await type('Delivery of the order', '')).toEqual(becomes({ deliveryE4: null }))
+  expect(await type('Price of a sample', '7.50')).toEqual(becomes({ sampleE4: 75_000 }))
+  expect(await type('Days until it arrives', '')).toEqual(becomes({ leadDays: null }))
+  const tiers = [...read.tiers, { from: 2, priceE4: 18_000 }]
+  expect(await type('Another price', '1.80')).toEqual(becomes({ tiers }))
+  expect(await type('Currency of the answer', 'usd')).toEqual(becomes({ currency: 'USD' }))
   const before = fields.emitted('update:modelValue')?.length
   await type('Currency of the answer', 'euro')
   expect(fields.emitted('update:modelValue')).toHaveLength(before ?? 0)
