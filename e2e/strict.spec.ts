@@ -181,7 +181,8 @@ test('at twice the size nothing scrolls sideways', async ({ page }) => {
     })
     if (by > 0) wide.push(`${view}: ${by} px`)
   }
-  for (const path of ['today', 'gather', 'demand', 'finds', 'margin', 'sheaves', 'launch', 'settings']) {
+  const beside = ['supply/quotes', 'supply/designs', 'supply/supplier?name=Saltmarsh%20Depot', 'finds/posted']
+  for (const path of ['today', 'gather', 'demand', 'finds', 'margin', 'sheaves', 'launch', 'settings', ...beside]) {
     await page.goto(`/${path}`)
     await expect(page.locator('main h1, main h2, main .name').first()).toBeVisible()
     if (path === 'demand') await expect(page.locator('.field .label').first()).toBeVisible()

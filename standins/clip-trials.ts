@@ -1,4 +1,4 @@
-import { heldOut, type EarningClip, type HeldOut } from '@sickle/core/social'
+import { clipOutlook, type EarningClip } from '@sickle/core/social'
 import { chance, type Chance } from './random'
 
 /** How clips come to earn what they do, in a world that no rule was tuned to. */
@@ -34,6 +34,26 @@ function itemOf({ nothing, creators, clips, from, to, more }: ClipMake, random: 
       return { creator: `c${i}`, earnedE4: random.happens(idle) ? 0 : earnedE4 }
     })
   }).flat()
+}
+
+/** How often a clip of a creator who was left out lies in the range that the others give. */
+export interface HeldOut {
+  tried: number
+  held: number
+}
+
+/** Leaves out each creator in turn; of her clips the first is looked for. Sets without a range are passed over. */
+function heldOut(sets: readonly (readonly EarningClip[])[]): HeldOut {
+  let [tried, held] = [0, 0]
+  for (const clips of sets)
+    for (const creator of new Set(clips.map((c) => c.creator))) {
+      const range = clipOutlook(clips.filter((c) => c.creator !== creator))?.range
+      const hers = clips.find((c) => c.creator === creator)?.earnedE4
+      if (!range || hers === undefined) continue
+      tried++
+      if (hers >= range.lowE4 && hers <= range.highE4) held++
+    }
+  return { tried, held }
 }
 
 /** How often the range of what a clip earns holds for a creator who was left out, over many items of a make. */

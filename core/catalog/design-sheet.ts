@@ -1,21 +1,11 @@
 import { solvePrice, workOut } from '../margin'
-import { isBlank, type Offer } from '../supply'
+import { isBlank, type DesignBlank, type Offer } from '../supply'
 import { middleOf } from '../demand'
 import type { Assumption } from './assumption'
 import { areFeesAssumed, itemCost } from './item-costs'
 import type { Item } from './item'
 import type { ItemMaker } from './item-maker'
 import { lowestOn } from './price-item'
-
-/** One blank that a design is printed on. */
-export interface BlankChoice {
-  /** key of the blank's offer */
-  offer: string
-  /** how many of its areas are printed */
-  prints: number
-  /** what a sale is to cost; null: what the wanted margin asks */
-  priceE4: number | null
-}
 
 /** What printed goods like a blank sell for on a market. Money in E4 of the home currency. */
 export interface LikeIt {
@@ -57,7 +47,7 @@ export function blanksOf(maker: Pick<ItemMaker, 'catalog'>): Offer[] {
  */
 export function designSheet(
   { catalog, rules, corrections }: Pick<ItemMaker, 'catalog' | 'rules' | 'corrections'>,
-  choices: readonly BlankChoice[],
+  choices: readonly DesignBlank[],
   { market, margin }: { market: string; margin: number },
 ): DesignLine[] {
   const byKey = new Map(catalog.offers.map((o) => [o.key, o]))

@@ -46,9 +46,8 @@ export interface SupplierItem {
 export interface SupplierPage {
   supplier: string
   offers: number
-  /** days of the oldest and newest of its offers, since 1970 */
-  from: number
-  to: number
+  /** day of the newest of its offers, since 1970 */
+  asOf: number
   standing: SupplierStanding | null
   checks: SupplierCheck[]
   moves: PriceMoves
@@ -85,8 +84,7 @@ export function supplierPage(
   return {
     supplier,
     offers: offers.length,
-    from: offers.reduce((least, o) => Math.min(least, o.capturedOn), Infinity),
-    to: offers.reduce((most, o) => Math.max(most, o.capturedOn), -Infinity),
+    asOf: offers.reduce((most, o) => Math.max(most, o.capturedOn), -Infinity),
     standing,
     checks: checksOf(maker, offers, standing),
     moves: priceMoves(captures, supplier),

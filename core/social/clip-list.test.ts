@@ -1,23 +1,8 @@
 import { allClips, ClipList, clipSums, openingOf, whatSells, type Clip, type ClipQuery } from '.'
+import { aClip } from './fixtures/a-clip'
 
-const clip = (key: string, some: Partial<Clip> = {}): Clip => ({
-  key,
-  market: 'Loopreel',
-  listing: null,
-  creator: '@tern',
-  title: 'Put up in a minute',
-  day: 100,
-  isLive: false,
-  views: 1000,
-  likes: null,
-  comments: null,
-  units: 1,
-  revenueE4: 100_000,
-  commission: null,
-  isPaid: null,
-  url: null,
-  ...some,
-})
+const clip = (key: string, some: Partial<Clip> = {}) =>
+  aClip({ key, day: 100, views: 1000, units: 1, revenueE4: 100_000, ...some })
 
 const sumsOf = (clips: Clip[]) => clipSums(new ClipList(clips).columns)
 const sellsOf = (clips: Clip[]) => whatSells(new ClipList(clips).columns)
@@ -41,7 +26,8 @@ describe('clips asked', () => {
     [{ leastViews: 200 }, 'cab'],
     [{ leastViews: 201 }, 'cb'],
     [{ leastUnits: 5 }, 'ca'],
-    [{ from: 51 }, 'ca'],
+    [{ lastDays: 50 }, 'ca'],
+    [{ lastDays: 51 }, 'cab'],
     [{ words: 'wren PUT' }, 'c'],
     [{ words: 'cafe' }, 'b'],
     [{ words: 'nobody' }, ''],

@@ -9,8 +9,8 @@ export interface ClipQuery {
   reach: 'all' | 'paid' | 'unpaid'
   leastViews: number | null
   leastUnits: number | null
-  /** posted on this day or later, since 1970 */
-  from: number | null
+  /** posted within so many days up to the newest clip of the list */
+  lastDays: number | null
   by: ClipFigure
   descending: boolean
 }
@@ -37,7 +37,7 @@ export const allClips: ClipQuery = {
   reach: 'all',
   leastViews: null,
   leastUnits: null,
-  from: null,
+  lastDays: null,
   by: 'units',
   descending: true,
 }
@@ -49,9 +49,11 @@ export class ClipList {
   readonly columns: ClipColumns
   #texts: readonly string[] | null = null
   readonly #orders = new Map<string, Int32Array>()
+  readonly #newest: number
 
   constructor(clips: readonly Clip[]) {
     this.columns = clipColumns(clips)
+    this.#newest = this.columns.day.reduce((most, day) => (day > most ? day : most), -Infinity)
   }
 
   get clips(): readonly Clip[] {
@@ -59,12 +61,13 @@ export class ClipList {
   }
 
   /** Places of the clips that pass, in their order; those of which the figure is not known come last whichever way. */
-  ask({ words, sort, reach, leastViews, leastUnits, from, by, descending }: ClipQuery): Int32Array {
+  ask({ words, sort, reach, leastViews, leastUnits, lastDays, by, descending }: ClipQuery): Int32Array {
     const { views, units, day, isLive, paid } = this.columns
     const wanted = fold(words)
       .split(/\s+/)
       .filter((w) => w !== '')
     const texts = wanted.length === 0 ? null : (this.#texts ??= this.clips.map((c) => fold(`${c.title} ${c.creator}`)))
+    const from = lastDays === null ? null : this.#newest - lastDays + 1
     const [isSort, isReach] = [sort === 'lives' ? 1 : 0, reach === 'paid' ? 1 : 0]
     // what is not known is not at least anything
     const passes = (at: number): boolean =>

@@ -1,15 +1,6 @@
 import { tableOf } from '../records/table-of'
-import {
-  clipOutlook,
-  clipRules,
-  isPaidWord,
-  itemOutlook,
-  mergeClips,
-  paidRatio,
-  wageE4,
-  type Clip,
-  type EarningClip,
-} from '.'
+import { clipOutlook, clipRules, isPaidWord, itemOutlook, mergeClips, paidRatio, wageE4, type EarningClip } from '.'
+import { aClip } from './fixtures/a-clip'
 
 const clips = (...earned: [creator: string, earnedE4: number][]): EarningClip[] =>
   earned.map(([creator, earnedE4]) => ({ creator, earnedE4 }))
@@ -47,33 +38,14 @@ describe('what clips earn', () => {
   })
 })
 
-const clip = (some: Partial<Clip>): Clip => ({
-  key: 'Loopreel/c',
-  market: 'Loopreel',
-  listing: 'Loopreel/1',
-  creator: '@tern',
-  title: '',
-  day: null,
-  isLive: false,
-  views: null,
-  likes: null,
-  comments: null,
-  units: null,
-  revenueE4: null,
-  commission: null,
-  isPaid: null,
-  url: null,
-  ...some,
-})
-
 describe('an item on clips', () => {
   const item = { listings: new Set(['Loopreel/1']), priceE4: 100_000, commission: 0.2 }
   const rules = clipRules
   test('units at its price, or what was taken, times commission, less what is cancelled', () => {
     const own = [
-      clip({ units: 3 }),
-      clip({ creator: 'b', revenueE4: 500_000, commission: 0.1 }),
-      clip({ creator: 'c' }),
+      aClip({ units: 3 }),
+      aClip({ creator: 'b', revenueE4: 500_000, commission: 0.1 }),
+      aClip({ creator: 'c' }),
     ]
     const outlook = itemOutlook(own, [], { item, rules })
     // 3 × 10.00 × 20 % and 50.00 × 10 %
@@ -87,20 +59,20 @@ describe('an item on clips', () => {
     })
     const less = itemOutlook(own, [], { item, rules: { ...rules, cancelledRatio: 0.1, leastWageE4: 0 } })
     expect(less).toMatchObject({ middleE4: 45_000, upperTenthE4: 54_000, paidRatio: 1 })
-    expect(itemOutlook([clip({ units: 3 })], [], { item: { ...item, commission: null }, rules })).toBeNull()
-    expect(itemOutlook([clip({ units: 3 })], [], { item: { ...item, priceE4: null }, rules })).toBeNull()
+    expect(itemOutlook([aClip({ units: 3 })], [], { item: { ...item, commission: null }, rules })).toBeNull()
+    expect(itemOutlook([aClip({ units: 3 })], [], { item: { ...item, priceE4: null }, rules })).toBeNull()
   })
   test('of few creators the category is asked too, scaled by what each item sells, within ten', () => {
     const alike = [
-      { clip: clip({ creator: 'x', units: 2 }), factor: 3 },
-      { clip: clip({ creator: 'y', units: 1 }), factor: 1000 },
-      { clip: clip({ creator: 'z', units: 1 }), factor: null },
-      { clip: clip({ creator: 'v' }), factor: 1 },
+      { clip: aClip({ creator: 'x', units: 2 }), factor: 3 },
+      { clip: aClip({ creator: 'y', units: 1 }), factor: 1000 },
+      { clip: aClip({ creator: 'z', units: 1 }), factor: null },
+      { clip: aClip({ creator: 'v' }), factor: 1 },
     ]
-    const outlook = itemOutlook([clip({ units: 0 })], alike, { item, rules })
+    const outlook = itemOutlook([aClip({ units: 0 })], alike, { item, rules })
     // 0; 6 × 2.00; ten times 2.00
     expect(outlook).toMatchObject({ by: 'category', creators: 3, middleE4: 120_000, upperTenthE4: 200_000 })
-    const many = ten.map((c, i) => clip({ creator: c.creator, units: i }))
+    const many = ten.map((c, i) => aClip({ creator: c.creator, units: i }))
     expect(itemOutlook(many, alike, { item, rules })).toMatchObject({ by: 'item', creators: 10 })
     expect(itemOutlook([], alike, { item: { ...item, priceE4: null }, rules })).toBeNull()
   })

@@ -1,17 +1,9 @@
 import type { RowRecord } from '../tables'
-import { isLiveSort, isPaidWord } from './clip'
+import type { Clip } from './clip'
 
-export interface PostedClip {
-  title: string
-  creator: string
-  day: number | null
-  isLive: boolean
-  views: number | null
-  units: number | null
-  /** money taken through it × commission, E4 of its own currency; null where either is not known */
+export type PostedClip = Clip & {
+  /** money taken through it × commission; null where either is not known */
   earnedE4: number | null
-  currency: string | null
-  isPaid: boolean | null
 }
 
 /** What is posted about an item: clips, lives and advertisements that name one of its listings. */
@@ -22,7 +14,8 @@ export interface Posted {
   postedFrom: number | null
   postedTo: number | null
   creators: number
-  views: number
+  /** over the clips that say; null where none does */
+  views: number | null
   /** units through clips, as reported; null where none says */
   units: number | null
   /** of the clips that say so, how many had their reach paid for */
@@ -45,15 +38,16 @@ const keyOf = (r: RowRecord) => `${text(r.market) ?? '?'}/${text(r.id) ?? '?'}`
 
 /** @param keys keys of the item's listings @param most how many of the best clips */
 export function postedAbout(
-  clips: readonly RowRecord[],
+  clips: readonly Clip[],
   ads: readonly RowRecord[],
   keys: ReadonlySet<string>,
   most = 5,
 ): Posted {
-  const mine = clips.filter((c) => keys.has(keyOf(c))).map(clipOf)
-  const rates = clips.filter((c) => keys.has(keyOf(c))).flatMap((c) => figure(c.commission) ?? [])
+  const mine = clips
+    .filter(({ listing }) => listing !== null && keys.has(listing))
+    .map((clip): PostedClip => ({ ...clip, earnedE4: earnedBy(clip) }))
+  const rates = mine.flatMap((c) => c.commission ?? [])
   const shown = ads.filter((a) => keys.has(keyOf(a)))
-  const units = mine.flatMap((c) => c.units ?? [])
   const known = mine.filter((c) => c.isPaid !== null)
   const days = (name: string) => shown.flatMap((a) => figure(a[name]) ?? [])
   return {
@@ -65,8 +59,8 @@ export function postedAbout(
       -1,
     ),
     creators: new Set(mine.map((c) => c.creator)).size,
-    views: mine.reduce((sum, c) => sum + (c.views ?? 0), 0),
-    units: units.length ? units.reduce((a, b) => a + b, 0) : null,
+    views: total(mine.flatMap((c) => c.views ?? [])),
+    units: total(mine.flatMap((c) => c.units ?? [])),
     paid: known.filter((c) => c.isPaid).length,
     paidKnown: known.length,
     commission: rates.length ? rates.reduce((a, b) => a + b, 0) / rates.length : null,
@@ -85,18 +79,7 @@ function least(values: number[], sign = 1): number | null {
   return values.length ? sign * values.reduce((a, b) => Math.min(a, b), Infinity) : null
 }
 
-function clipOf(r: RowRecord): PostedClip {
-  const paid = text(r.paid)
-  const [revenue, rate] = [figure(r.revenue), figure(r.commission)]
-  return {
-    title: text(r.title) ?? text(r.clip) ?? '',
-    creator: text(r.creator) ?? '?',
-    day: figure(r.day),
-    isLive: isLiveSort(text(r.sort)),
-    views: figure(r.views),
-    units: figure(r.units),
-    earnedE4: revenue === null || rate === null ? null : Math.round(revenue * rate),
-    currency: text(r.currency),
-    isPaid: isPaidWord(paid),
-  }
-}
+const total = (values: readonly number[]) => (values.length === 0 ? null : values.reduce((a, b) => a + b, 0))
+
+const earnedBy = ({ revenueE4, commission }: Clip): number | null =>
+  revenueE4 === null || commission === null ? null : Math.round(revenueE4 * commission)

@@ -8,9 +8,11 @@ export interface Design {
   blanks: DesignBlank[]
 }
 
+/** One blank that a design is printed on. */
 export interface DesignBlank {
   /** key of the blank's offer */
   offer: string
+  /** how many of its areas are printed */
   prints: number
   /** null: what the wanted margin asks */
   priceE4: number | null

@@ -240,7 +240,7 @@ export function whoSellsIt(sellers: readonly ItemSeller[], home: string): string
 export function whatIsPosted(posted: Posted | null): string {
   if (!posted) return 'Not known: no clips or advertisements were brought in.'
   if (posted.clips + posted.lives + posted.ads === 0) return 'Nothing of what was brought in names it.'
-  const clips = `${plural(posted.clips, 'clip')} and ${plural(posted.lives, 'live')} by ${plural(posted.creators, 'creator')}, ${posted.postedFrom === null || posted.postedTo === null ? '' : `${dayInWords(posted.postedFrom)} to ${dayInWords(posted.postedTo)}, `}seen ${count(posted.views)} times`
+  const clips = `${plural(posted.clips, 'clip')} and ${plural(posted.lives, 'live')} by ${plural(posted.creators, 'creator')}, ${posted.postedFrom === null || posted.postedTo === null ? '' : `${dayInWords(posted.postedFrom)} to ${dayInWords(posted.postedTo)}, `}${posted.views === null ? 'views not stated' : `seen ${count(posted.views)} times`}`
   const sold = posted.units === null ? '' : `, ${plural(posted.units, 'unit')} through them`
   const free =
     posted.paidKnown === 0

@@ -16,6 +16,8 @@ beforeAll(async () => {
   bench = testBench()
   await bringAll(bench)
   await bench.bring('clips.csv', clipsCsv, { market: 'Marrowgate', kind: 'clips' })
+  // the same once more says nothing new
+  await bench.bring('again.csv', clipsCsv, { market: 'Marrowgate', kind: 'clips' })
 })
 async function opened() {
   const { services } = testBench()
@@ -42,6 +44,9 @@ test('clips are asked for everything, for an item with all its listings, and for
   const store = await engine.call('clips', [{ of: 'store', market: 'Marrowgate', name: 'Sill Life' }, allClips])
   expect(store.rows.map((r) => r.clip.key)).toEqual(['Marrowgate/c3'])
   expect((await engine.call('clips', [{ of: 'item', key: 'gone' }, allClips])).of).toBe(0)
+  // the Close look counts the same
+  expect(await engine.call('posted', ['Marrowgate/A1'])).toMatchObject({ clips: 1, lives: 1, units: 10, views: 5000 })
+  expect(await engine.call('posted', ['gone'])).toBeNull()
 })
 
 test('what a clip would earn me: commission of what was sold, each creator once, told with the wage and beside selling', async () => {

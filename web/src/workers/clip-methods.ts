@@ -5,6 +5,7 @@ import {
   clipSums,
   itemOutlook,
   mergeClips,
+  postedAbout,
   whatSells,
   type Clip,
   type ClipAlike,
@@ -12,12 +13,13 @@ import {
   type ClipRules,
   type ClipSums,
   type ItemOutlook,
+  type Posted,
 } from '@sickle/core/social'
 import { numberIn, textAt, textColumn, textIn } from '@sickle/core/tables'
 import type { CallContext } from './channel'
 import type { ItemEngine } from './item-engine'
 import { readOnce } from './read-once'
-import { capturesOf } from './records-at-rest'
+import { capturesOf, recordsAtRest } from './records-at-rest'
 
 /** Clips of an item's category that are asked beside its own, at most */
 const mostAlike = 2_000
@@ -55,6 +57,7 @@ const mostRows = 120
 /** What is asked of clips and lives. */
 export function clipMethods(engine: () => ItemEngine) {
   const captures = readOnce(() => capturesOf('clips'))
+  const ads = readOnce(() => recordsAtRest('ads'))
   const merged = readOnce(async () => {
     const { rules } = await engine().maker
     return mergeClips(await captures.get(), (currency) => toHome(currency, rules))
@@ -88,6 +91,13 @@ export function clipMethods(engine: () => ItemEngine) {
         }
       },
 
+      /** Clips, lives and advertisements about an item; null where none were brought in at all. */
+      async posted(_: CallContext, key: string): Promise<Posted | null> {
+        const [clips, shown, item] = await Promise.all([merged.get(), ads.get(), engine().itemOf(key)])
+        if (!item || clips.length + shown.length === 0) return null
+        return postedAbout(clips, shown, new Set(item.listings.map((l) => l.key)))
+      },
+
       /** What a clip about an item would earn; null where no clips are gathered, or none says what it sold. */
       async earnings(_: CallContext, key: string, rules: ClipRules): Promise<Earnings | null> {
         const clips = await merged.get()
@@ -106,8 +116,7 @@ export function clipMethods(engine: () => ItemEngine) {
       },
     },
     forget() {
-      captures.forget()
-      merged.forget()
+      for (const read of [captures, ads, merged]) read.forget()
       last = null
     },
   }

@@ -1,13 +1,5 @@
-import {
-  blankName,
-  blanksOf,
-  designSheet,
-  likeBlank,
-  type BlankChoice,
-  type DesignLine,
-  type LikeIt,
-} from '@sickle/core/catalog'
-import type { Offer } from '@sickle/core/supply'
+import { blankName, blanksOf, designSheet, likeBlank, type DesignLine, type LikeIt } from '@sickle/core/catalog'
+import type { DesignBlank, Offer } from '@sickle/core/supply'
 import { numberIn, textAt, textColumn } from '@sickle/core/tables'
 import type { CallContext } from './channel'
 import type { ItemEngine } from './item-engine'
@@ -44,7 +36,7 @@ export function designMethods(engine: () => ItemEngine) {
 
     async designSheet(
       _: CallContext,
-      choices: readonly BlankChoice[],
+      choices: readonly DesignBlank[],
       on: { market: string; margin: number },
     ): Promise<DesignLine[]> {
       return designSheet(await engine().maker, choices, on)

@@ -13,13 +13,12 @@ import { courseOf, optionLifts, priceResponse } from '@sickle/core/demand'
 import { findRow, type FindRow } from '@sickle/core/engine'
 import { TitleIndex, titleSignature, type Likeness } from '@sickle/core/goods'
 import { mergeCompeting } from '@sickle/core/room'
-import { postedAbout } from '@sickle/core/social'
 import type { Term } from '@sickle/core/terms'
 import { titleBySearches, wordsThatSell } from '@sickle/core/words'
 import type { ItemEngine } from './item-engine'
 import type { CallContext } from './channel'
 import { readOnce } from './read-once'
-import { capturesOf, recordsAtRest } from './records-at-rest'
+import { capturesOf } from './records-at-rest'
 
 /** items beyond which alike titles are not indexed: it would take the worker too long for a by-the-way offer */
 const mostIndexed = 100_000
@@ -122,10 +121,9 @@ function alikeMethods(engine: () => ItemEngine) {
   }
 }
 
-/** Who sells an item, and who speaks of it. */
+/** Who sells an item. */
 function peopleMethods(engine: () => ItemEngine) {
   const competing = readOnce(() => capturesOf('competing').then(mergeCompeting))
-  const social = readOnce(() => Promise.all([recordsAtRest('clips'), recordsAtRest('ads')]))
   const itemOf = (key: string): Promise<Item | null> => engine().itemOf(key)
   return {
     methods: {
@@ -134,16 +132,7 @@ function peopleMethods(engine: () => ItemEngine) {
         const [item, offers] = await Promise.all([itemOf(key), competing.get()])
         return item ? itemSellers(item, offers, await engine().maker) : []
       },
-
-      /** Clips, lives and advertisements about it; null where none were brought in at all. */
-      async posted(_: CallContext, key: string) {
-        const [item, [clips, ads]] = await Promise.all([itemOf(key), social.get()])
-        if (!item || clips.length + ads.length === 0) return null
-        return postedAbout(clips, ads, new Set(item.listings.map((l) => l.key)))
-      },
     },
-    forget() {
-      for (const read of [competing, social]) read.forget()
-    },
+    forget: () => competing.forget(),
   }
 }

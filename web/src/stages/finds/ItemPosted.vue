@@ -2,13 +2,15 @@
 import type { Item } from '@sickle/core/catalog'
 import { useServices } from '@/services/services'
 import { whatIsPosted } from '@/shared/answers'
-import { amount, count, day } from '@/shared/format'
+import { amount, count, currencySign, day } from '@/shared/format'
+import { useRules } from '@/shared/stores/rules'
 import { useLatest } from '@/shared/use-latest'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 const { item } = defineProps<{ item: Item }>()
 const services = useServices()
+const rules = useRules()
 const posted = useLatest([() => item], () => services.engine.call('posted', [item.key]))
 </script>
 
@@ -28,7 +30,9 @@ const posted = useLatest([() => item], () => services.engine.call('posted', [ite
           <th class="num">Posted</th>
           <th class="num">Views</th>
           <th class="num">Units</th>
-          <th class="num" title="Money taken through it times its commission, before cancelled orders">Earned</th>
+          <th class="num" title="Money taken through it times its commission, before cancelled orders">
+            Earned, {{ currencySign(rules.home) }}
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -42,7 +46,7 @@ const posted = useLatest([() => item], () => services.engine.call('posted', [ite
           <td class="num">{{ count(c.views) }}</td>
           <td class="num">{{ count(c.units) }}</td>
           <td class="num">
-            {{ c.earnedE4 === null ? '–' : `${c.currency ?? ''} ${amount(c.earnedE4, c.currency ?? 'EUR')}` }}
+            {{ amount(c.earnedE4, rules.home) }}
           </td>
         </tr>
       </tbody>

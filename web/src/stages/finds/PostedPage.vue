@@ -55,7 +55,7 @@ useKeys('What is posted', [{ key: 'escape', label: 'Back', run: () => router.bac
     <header class="row-gap">
       <h1>What is posted</h1>
       <span class="quiet small">{{ about ? `about ${about}` : 'all clips and lives that are gathered' }}</span>
-      <span class="acts row-gap">
+      <span class="push row-gap">
         <NButton v-if="scope.of !== 'all'" size="small" @click="router.push('/finds/posted')">All clips</NButton>
         <NButton size="small" @click="router.push('/finds')">Finds</NButton>
       </span>
@@ -115,11 +115,22 @@ useKeys('What is posted', [{ key: 'escape', label: 'Back', run: () => router.bac
             @change="(leastUnits) => change({ leastUnits })"
             @clear="change({ leastUnits: null })"
           />
+          <span>Of the last days</span>
+          <NumberField
+            :value="query.lastDays"
+            label="Of the last days"
+            open
+            whole
+            :min="1"
+            :max="36500"
+            @change="(lastDays) => change({ lastDays })"
+            @clear="change({ lastDays: null })"
+          />
           <span class="quiet" role="status"
             >{{ count(found.found) }} of {{ plural(found.of, 'clip or live', 'clips and lives') }}</span
           >
         </div>
-        <div class="two">
+        <div class="panes">
           <PostedTable :rows="found.rows" :found="found.found" :query="query" @sort="sortBy" />
           <PostedSums :sums="found.sums" :sells="found.sells" />
         </div>
@@ -129,9 +140,6 @@ useKeys('What is posted', [{ key: 'escape', label: 'Back', run: () => router.bac
 </template>
 
 <style scoped>
-.acts {
-  margin-left: auto;
-}
 .limits {
   flex-wrap: wrap;
   margin-bottom: 8px;
@@ -139,12 +147,7 @@ useKeys('What is posted', [{ key: 'escape', label: 'Back', run: () => router.bac
 .words {
   width: 190px;
 }
-.two {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 320px;
-  gap: 10px;
-  padding-bottom: 10px;
+.panes {
+  --panes: minmax(0, 1fr) 320px;
 }
 </style>

@@ -11,7 +11,7 @@ import type { PostedRow } from '@/workers/clip-methods'
 const { query } = defineProps<{ rows: PostedRow[]; found: number; query: ClipQuery }>()
 defineEmits<{ sort: [by: ClipFigure] }>()
 const rules = useRules()
-const shown: ClipFigure[] = ['day', 'views', 'likes', 'units', 'revenue', 'perThousand']
+const shown: ClipFigure[] = ['day', 'views', 'likes', 'comments', 'units', 'revenue', 'perThousand']
 const isMoney = (figure: ClipFigure) => figure === 'revenue' || figure === 'perThousand'
 const heading = (figure: ClipFigure) =>
   `${clipFigures[figure].label}${isMoney(figure) ? `, ${currencySign(rules.home)}` : ''}`

@@ -52,7 +52,7 @@ useKeys('Most like me', [{ key: 'escape', label: 'Back to all stores', run: () =
           >{{ count(own.counts.met) }} of {{ plural(own.counts.goods, 'thing') }} I sell
           {{ own.counts.met === 1 ? 'is' : 'are' }} sold by others too</span
         >
-        <span class="acts row-gap">
+        <span class="push row-gap">
           <PasteOwn />
           <NButton size="small" :disabled="names.length === 0" @click="poolFirst">First ten into the pool</NButton>
           <BareButton type="info" class="link small" @click="storesSelling">On the field</BareButton>
@@ -126,9 +126,6 @@ useKeys('Most like me', [{ key: 'escape', label: 'Back to all stores', run: () =
 </template>
 
 <style scoped>
-.acts {
-  margin-left: auto;
-}
 .body {
   flex: 1;
   padding: 8px 14px;

@@ -103,7 +103,7 @@ useKeys('Pool', [{ key: 'escape', label: 'Back to all stores', run: () => void r
           >{{ count(found.listings) }} listings; left out: {{ count(found.below) }} items under the floor,
           {{ count(found.unknown) }} whose lifetime sales are not known</span
         >
-        <span class="acts row-gap">
+        <span class="push row-gap">
           <NButton size="small" :disabled="!found?.of" @click="toFinds">In Finds</NButton>
           <TakeStores
             v-if="view !== 'gaps'"
@@ -159,9 +159,6 @@ useKeys('Pool', [{ key: 'escape', label: 'Back to all stores', run: () => void r
   border: 1px solid var(--line);
   border-radius: 12px;
   background: var(--panel);
-}
-.acts {
-  margin-left: auto;
 }
 .caution {
   color: var(--wheat-ink);

@@ -23,7 +23,7 @@ const pool = usePool()
         >{{ store.market }}{{ store.age === null ? '' : `, ${decimal(store.age, 0)} months old`
         }}{{ store.stated?.country ? `, ${store.stated.country}` : '' }}</span
       >
-      <span class="row-gap acts">
+      <span class="row-gap push">
         <NButton size="small" @click="pool.toggle(store)"
           >{{ pool.has(store) ? 'Out of the pool' : 'Into the pool' }}&nbsp;<kbd>P</kbd></NButton
         >
@@ -57,9 +57,6 @@ const pool = usePool()
 }
 header {
   flex-wrap: wrap;
-}
-.acts {
-  margin-left: auto;
 }
 h3 {
   margin: 12px 0 4px;

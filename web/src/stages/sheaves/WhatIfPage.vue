@@ -50,7 +50,7 @@ useKeys('What if', [{ key: 'escape', label: 'Back to the sheaf', run: () => void
     <header class="row-gap">
       <h1>What if</h1>
       <span class="quiet small">{{ sheaf.current.name }}, what is kept, at the lowest competing price</span>
-      <span class="acts row-gap">
+      <span class="push row-gap">
         <NButton size="small" @click="isOpen = true">What-ifs …</NButton>
         <NButton size="small" @click="router.push('/sheaves')">Back to the sheaf</NButton>
       </span>
@@ -116,9 +116,6 @@ useKeys('What if', [{ key: 'escape', label: 'Back to the sheaf', run: () => void
 </template>
 
 <style scoped>
-.acts {
-  margin-left: auto;
-}
 .list {
   flex: 1;
   padding: 8px 14px;

@@ -90,7 +90,7 @@ async function note() {
     <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>
     <div class="row-gap foot">
       <span class="small quiet">Sickle sends nothing: copy each message to where you write to the supplier.</span>
-      <NButton size="small" type="primary" class="note" :disabled="count === 0" @click="note"
+      <NButton size="small" type="primary" class="push" :disabled="count === 0" @click="note"
         >Note {{ plural(count, 'quote') }} as asked today</NButton
       >
     </div>
@@ -119,9 +119,6 @@ h3 {
 }
 .foot {
   margin-top: 12px;
-}
-.note {
-  margin-left: auto;
 }
 @media (max-width: 900px) {
   .two {

@@ -101,7 +101,7 @@ useKeys('Made to order', [{ key: 'escape', label: 'Back to the match desk', run:
     <header class="row-gap">
       <h1>Made to order</h1>
       <span class="quiet small">a design on several blanks, each printed and sent when it is sold</span>
-      <span class="acts row-gap">
+      <span class="push row-gap">
         <NButton v-if="design" size="small" type="primary" :disabled="priced.length === 0" @click="draftAll"
           >Draft {{ plural(priced.length, 'listing') }}</NButton
         >
@@ -120,7 +120,7 @@ useKeys('Made to order', [{ key: 'escape', label: 'Back to the match desk', run:
         </p>
         <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
       </EmptyState>
-      <div v-else class="two">
+      <div v-else class="panes">
         <SidePicks
           label="Designs"
           :picks="picks"
@@ -168,16 +168,8 @@ useKeys('Made to order', [{ key: 'escape', label: 'Back to the match desk', run:
 </template>
 
 <style scoped>
-.acts {
-  margin-left: auto;
-}
-.two {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: 220px minmax(0, 1fr);
-  gap: 10px;
-  padding-bottom: 10px;
+.panes {
+  --panes: 220px minmax(0, 1fr);
 }
 .add {
   padding: 10px 12px;

@@ -13,7 +13,7 @@ const save = () => downloadText(`quote-${supplier.replace(/[^\p{L}\p{N}]+/gu, '-
   <section :aria-label="`Message to ${supplier}`">
     <div class="row-gap">
       <h3>{{ supplier }}</h3>
-      <span class="acts row-gap">
+      <span class="push row-gap">
         <span v-if="copied" class="small profit" role="status">✓ copied</span>
         <NButton size="tiny" :disabled="!isSupported" @click="copy(message)">Copy</NButton>
         <NButton size="tiny" @click="save">Save</NButton>
@@ -24,9 +24,6 @@ const save = () => downloadText(`quote-${supplier.replace(/[^\p{L}\p{N}]+/gu, '-
 </template>
 
 <style scoped>
-.acts {
-  margin-left: auto;
-}
 pre {
   margin: 4px 0 0;
   padding: 8px 10px;

@@ -36,7 +36,7 @@ const least = computed(() =>
   <section class="panel scroll" tabindex="0" :aria-label="`Quotes of ${item.title}`">
     <header class="row-gap">
       <h2>{{ item.title }}</h2>
-      <span class="acts row-gap">
+      <span class="push row-gap">
         <NButton size="tiny" @click="router.push(`/supply/${encodeURIComponent(item.key)}`)">On the match desk</NButton>
         <NButton size="tiny" @click="router.push({ path: '/supply/quotes', query: { ask: item.key } })"
           >Ask others …</NButton
@@ -77,8 +77,5 @@ const least = computed(() =>
 <style scoped>
 section {
   padding: 10px 14px;
-}
-.acts {
-  margin-left: auto;
 }
 </style>

@@ -64,7 +64,7 @@ useKeys('Quotes', [
       <span class="quiet small">{{
         quotes.late.length ? `${plural(quotes.late.length, 'answer or sample', 'answers or samples')} late` : ''
       }}</span>
-      <span class="acts row-gap">
+      <span class="push row-gap">
         <NButton size="small" :type="items.length ? 'default' : 'primary'" @click="isAsking = true"
           >Ask for quotes …&nbsp;<kbd>A</kbd></NButton
         >
@@ -83,7 +83,7 @@ useKeys('Quotes', [
           answer is compared by landed cost.
         </p>
       </EmptyState>
-      <div v-else class="two">
+      <div v-else class="panes">
         <SidePicks
           label="Items that were asked about"
           :picks="items"
@@ -98,15 +98,7 @@ useKeys('Quotes', [
 </template>
 
 <style scoped>
-.acts {
-  margin-left: auto;
-}
-.two {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: 260px minmax(0, 1fr);
-  gap: 10px;
-  padding-bottom: 10px;
+.panes {
+  --panes: 260px minmax(0, 1fr);
 }
 </style>

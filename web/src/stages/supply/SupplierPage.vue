@@ -48,9 +48,9 @@ useKeys('Supplier', [{ key: 'escape', label: 'Back to the match desk', run: () =
     <header class="row-gap">
       <h1>{{ name || 'A supplier' }}</h1>
       <span v-if="page" class="quiet small"
-        >{{ plural(page.offers, 'offer') }}, as of {{ dayInWords(page.to) }} <AgeMark :day="page.to"
+        >{{ plural(page.offers, 'offer') }}, as of {{ dayInWords(page.asOf) }} <AgeMark :day="page.asOf"
       /></span>
-      <span class="acts row-gap">
+      <span class="push row-gap">
         <NButton size="small" :aria-pressed="standing === 'trusted'" @click="stand('trusted')">{{
           standing === 'trusted' ? 'No longer trusted' : 'Trust it'
         }}</NButton>
@@ -71,7 +71,7 @@ useKeys('Supplier', [{ key: 'escape', label: 'Back to the match desk', run: () =
         <p class="quiet">No offer, quote or order of it is gathered.</p>
         <NButton type="primary" @click="router.push('/supply')">To the match desk</NButton>
       </EmptyState>
-      <div v-else class="two">
+      <div v-else class="panes">
         <div class="scroll left" tabindex="0" role="region" aria-label="What is known of it">
           <SupplierChecks v-if="page" :checks="page.checks" :offers="page.offers" :standing="standing" />
           <SupplierRecord :supplier="name" />
@@ -84,16 +84,8 @@ useKeys('Supplier', [{ key: 'escape', label: 'Back to the match desk', run: () =
 </template>
 
 <style scoped>
-.acts {
-  margin-left: auto;
-}
-.two {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
-  gap: 10px;
-  padding-bottom: 10px;
+.panes {
+  --panes: minmax(0, 5fr) minmax(0, 6fr);
 }
 .left {
   display: grid;

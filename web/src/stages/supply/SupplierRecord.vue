@@ -36,7 +36,7 @@ const answers = computed(() => answerTimeTold(answerTime(its.value, quotes.today
   <section class="panel" aria-label="What it promised">
     <div class="row-gap">
       <h2>On time?</h2>
-      <NButton size="tiny" class="note" @click="isNoting = true">Note an order …</NButton>
+      <NButton size="tiny" class="push" @click="isNoting = true">Note an order …</NButton>
     </div>
     <p>{{ told }}</p>
     <p v-if="ofFiles" class="small quiet">{{ plural(ofFiles, 'order') }} of it from files of your own orders.</p>
@@ -83,9 +83,6 @@ section {
   padding: 10px 14px;
   display: grid;
   gap: 6px;
-}
-.note {
-  margin-left: auto;
 }
 .orders {
   list-style: none;
