@@ -25,7 +25,7 @@ test('a design goes on several blanks at once, with its margin on each, and beco
   await row('Mug, white').getByRole('button', { name: 'by margin' }).click()
   await expect(row('Mug, white')).toContainText('25 %')
   // it is compared with what printed goods like it sell for
-  await expect(row('Mug, white')).toContainText(/\d+, from \d+\.\d\d, middle \d+\.\d\d/)
+  await expect(row('Mug, white')).toContainText(/\d+ with “mug”, from \d+\.\d\d, middle \d+\.\d\d/)
   await page.getByRole('button', { name: 'Draft 2 listings' }).click()
   await page.getByRole('link', { name: /^Launch/ }).click()
   await expect(page.getByText('Robin in the ivy tote bag')).toBeVisible()

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { bringIn, chooseFiles, loadDemo, offersCsv, textFile } from './steps'
+import { bringIn, chooseFiles, ledgerRow, loadDemo, offersCsv, textFile } from './steps'
 
 /** What three suppliers write back, each in a way of its own. */
 const answers = [
@@ -77,6 +77,7 @@ test('a supplier’s page tells how its prices moved between lists, and what els
     await page.getByRole('link', { name: /^Gather/ }).click()
     await chooseFiles(page, textFile(name, csv))
     await bringIn(page, { supplier: 'Sill Mill' })
+    await expect(ledgerRow(page, name)).toBeVisible()
     await page.clock.setFixedTime(new Date(Date.now() + 86_400_000))
   }
   await page.goto('/supply/supplier?name=Sill%20Mill')

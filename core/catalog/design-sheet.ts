@@ -98,12 +98,3 @@ export function likeBlank(items: readonly Item[], market: string): LikeIt {
     middleE4: middleOf(prices),
   }
 }
-
-/** What a blank is called, of its title: what stands before its material, colour and size. */
-export function blankName(title: string): string {
-  const [first = ''] = title.split(/[,;(/|–]|\s-\s|\d/)
-  return first
-    .replace(/(?<!\p{L})(?:blank|plain|printable|custom|personalised)(?!\p{L})/giu, ' ')
-    .replace(/\s+/g, ' ')
-    .trim()
-}

@@ -1,6 +1,7 @@
 export * from './join-listings'
 export { FormNumbering, titleForms, WeightsOfWords, wordWeights, type TitleForms } from './title-forms'
 export { areSame, likenessOf, leastShared } from './difference'
+export { kindOf } from './telling-words'
 export { FormDifference } from './form-difference'
 export { isColour } from './spelling'
 export * from './pack-count'

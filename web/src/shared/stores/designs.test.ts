@@ -23,8 +23,8 @@ test('a design goes on blanks of a file, each is costed, and becomes a draft', a
   const { id } = designs.list[0]!
   const blanks = await bench.services.engine.call('blanks', ['Fernhand'])
   expect(blanks.map((b) => [b.name, b.offer.printAreas, b.like.items])).toEqual([
-    ['Mug', ['wrap', 'handle'], 0],
-    ['Tea towel', ['front'], 0],
+    ['mug', ['wrap', 'handle'], 0],
+    ['tea towel', ['front'], 0],
   ])
   const [mug, towel] = blanks.map((b) => b.offer.key) as [string, string]
   await designs.toggle(id, mug)

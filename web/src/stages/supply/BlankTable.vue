@@ -28,8 +28,10 @@ const rows = computed(() => {
 })
 const ownMoney = (e4: number | null, currency: string | null) =>
   e4 === null ? '–' : `${amount(e4, currency ?? home)} ${currency ?? ''}`
-const likeTold = ({ items, lowE4, middleE4 }: LikeIt) =>
-  items === 0 ? 'none gathered' : `${count(items)}, from ${amount(lowE4, home)}, middle ${amount(middleE4, home)}`
+const likeTold = (name: string, { items, lowE4, middleE4 }: LikeIt) =>
+  items === 0
+    ? `none with “${name}” gathered`
+    : `${count(items)} with “${name}”, from ${amount(lowE4, home)}, middle ${amount(middleE4, home)}`
 const areas = ({ printAreas }: BlankOnMarket['offer']) =>
   printAreas.length === 0 ? 'not stated' : printAreas.join(', ')
 </script>
@@ -105,7 +107,7 @@ const areas = ({ printAreas }: BlankOnMarket['offer']) =>
         </template>
         <td v-else colspan="5" />
         <td class="small">
-          {{ likeTold(r.like) }}
+          {{ likeTold(r.name, r.like) }}
           <div v-if="r.like.units !== null" class="quiet">{{ plural(r.like.units, 'unit') }} in 30 days</div>
         </td>
       </tr>

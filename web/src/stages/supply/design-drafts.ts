@@ -23,7 +23,7 @@ export function draftsOfDesign(
         id: key,
         item: key,
         market,
-        title: `${name} ${(names.get(offer.key) ?? offer.title).toLowerCase()}`.slice(0, 2000),
+        title: `${name} ${names.get(offer.key) ?? offer.title}`.slice(0, 2000),
         description: '',
         tags: [],
         category: offer.category ?? '',
