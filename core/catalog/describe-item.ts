@@ -35,26 +35,19 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
   const endOf = (l: Listing) => windowEnds[l.market] ?? l.capturedOn
   const group = known.map((k) => k.listing)
   const rows = known.map((k) => memberOf(k, endOf(k.listing), rules))
-  const first = group[0] as Listing
   const stated = statedBy(group)
-  const title = clearestTitle(rows.map((r) => r.title))
   const withUnits = rows.filter((r) => r.units !== null)
   const units = withUnits.length === 0 ? null : unitsOf(withUnits)
   // Whether a listing sold at all is known of published figures alone: an estimate is never nought.
   const counted = withUnits.filter((r) => r.unpublished === null)
   const prices = rows.flatMap((r) => r.priceE4 ?? [])
   const series = addSeries(rows.flatMap((r) => r.series ?? []))
-  const found = findPackCount(title)
   const earning = withUnits.filter((r) => r.priceE4 !== null)
   return {
-    key: first.key,
-    title,
     ...stated,
-    kind: goodsKind(group.find((l) => l.kind !== null)?.kind ?? null),
+    ...identityOf(group),
     commission: stated.commission ?? reach.clipCommission,
     creators: stated.creators ?? reach.clipCreators,
-    pack: found?.count ?? 1,
-    packFrom: found?.from ?? null,
     listings: rows,
     markets: [...new Set(rows.map((r) => r.market))].sort(),
     sellers: new Set(rows.map((r) => `${r.market}/${r.store ?? r.key}`)).size,
@@ -83,6 +76,25 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
     profits: [],
     best: null,
     worth: { value: null, coverage: 0, failed: [], lacking: [], parts: [] },
+  }
+}
+
+/** What an item is, by all of its listings: whatever figures are of a part of them, it stays. */
+export function identityOf(
+  listings: readonly Listing[],
+): Pick<Item, 'key' | 'title' | 'kind' | 'gtin' | 'brand' | 'picture' | 'pack' | 'packFrom'> {
+  const first = <V>(of: (l: Listing) => V | null) => listings.map(of).find((v) => v !== null) ?? null
+  const title = clearestTitle(listings.map((l) => l.title ?? l.id))
+  const pack = findPackCount(title)
+  return {
+    key: (listings[0] as Listing).key,
+    title,
+    kind: goodsKind(first((l) => l.kind)),
+    gtin: first((l) => l.gtin),
+    brand: first((l) => l.brand),
+    picture: first((l) => l.picture),
+    pack: pack?.count ?? 1,
+    packFrom: pack?.from ?? null,
   }
 }
 

@@ -1,9 +1,10 @@
 import { inForce, TaughtWords, titleSignature, WeightsOfWords } from '../goods'
 import { OfferFinder } from '../supply'
 import type { Catalog } from './catalog'
-import { describeItem } from './describe-item'
+import { describeItem, identityOf } from './describe-item'
 import { ListingIndex } from './find-listing'
 import type { Item } from './item'
+import type { Lens } from './lens'
 import { reachAt } from './item-reach'
 import { lifeAt } from './life-table'
 import { ListingReader } from './listing'
@@ -26,8 +27,18 @@ export class ItemMaker {
   #index: ListingIndex | null = null
   readonly #costs: SharedCosts = new Map()
 
+  /** what of each item counts; null where all does */
+  readonly lens: Lens | null
+
   /** @param before a maker of an earlier catalog, of which is made use as far as its listings and offers are the same */
-  constructor(catalog: Catalog, rules: SellerRules, corrections: Corrections, before: ItemMaker | null = null) {
+  constructor(
+    catalog: Catalog,
+    rules: SellerRules,
+    corrections: Corrections,
+    before: ItemMaker | null = null,
+    lens: Lens | null = null,
+  ) {
+    this.lens = lens
     this.#index = before?.catalog.listings === catalog.listings ? before.index() : null
     this.catalog = catalog
     this.rules = rules
@@ -45,6 +56,17 @@ export class ItemMaker {
       before && areOffersSame(before.catalog, catalog) && areOfferLessonsSame(before.offerLessons, this.offerLessons)
         ? before.#offers
         : offerFinder(catalog, this.offerLessons)
+  }
+
+  /** Whether anything of an item counts. */
+  isSeen(item: number): boolean {
+    const { starts } = this.lens ?? this.catalog
+    return starts[item] !== starts[item + 1]
+  }
+
+  /** Whether a listing counts. */
+  isCounted(listing: number): boolean {
+    return this.lens === null || (this.lens.itemOf[listing] as number) >= 0
   }
 
   /** How many items there are. */
@@ -84,18 +106,24 @@ export class ItemMaker {
     return this.#described(item).title
   }
 
-  /** An item without offers and prices. */
+  /** An item without offers and prices: by what counts of it, or by all where nothing does. */
   #described(item: number): Item {
-    const { starts, members, sales, windowEnds, life, reach, unpublished } = this.catalog
-    const places = [...members.subarray(starts[item], starts[item + 1])]
-    return describeItem(
+    const seen = this.lens !== null && this.isSeen(item) ? this.lens : this.catalog
+    const { sales, windowEnds, unpublished } = this.catalog
+    const places = placesOf(seen, item)
+    const described = describeItem(
       places.map((l) => ({
         listing: this.#reader.at(l),
         series: seriesAt(sales, l),
         unpublished: unpublishedAt(unpublished, l),
       })),
-      { windowEnds, life: lifeAt(life, item), reach: reachAt(reach, item), rules: this.rules },
+      { windowEnds, life: lifeAt(seen.life, item), reach: reachAt(seen.reach, item), rules: this.rules },
     )
+    const all = seen === this.catalog ? places : placesOf(this.catalog, item)
+    // what it is, is what all of its listings say
+    return all.length === places.length
+      ? described
+      : { ...described, ...identityOf(all.map((l) => this.#reader.at(l))) }
   }
 
   /** Titles of what was judged, as the seller saw them; what is not there any more says nothing. */
@@ -128,6 +156,10 @@ export class ItemMaker {
     return this.#offers.search(words, most)
   }
 }
+
+const placesOf = ({ starts, members }: Pick<Catalog, 'starts' | 'members'>, item: number) => [
+  ...members.subarray(starts[item], starts[item + 1]),
+]
 
 const isSaidAlike = (a: object, b: object) => JSON.stringify(a) === JSON.stringify(b)
 

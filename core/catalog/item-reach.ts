@@ -46,7 +46,7 @@ const codec = recordCodec({
 
 interface Joined {
   listings: Table
-  /** listing → item */
+  /** listing → item; -1 where it does not count */
   itemOf: Int32Array
   /** how many items there are */
   items: number
@@ -115,7 +115,7 @@ function storesBySize({ listings, itemOf, items }: Joined): { one: Float64Array;
   const met: number[][] = []
   const [one, few] = [new Float64Array(items).fill(NaN), new Float64Array(items).fill(NaN)]
   for (let l = 0; l < listings.rows; l++) {
-    if ((store.codes[l] as number) < 0) continue
+    if ((store.codes[l] as number) < 0 || (itemOf[l] as number) < 0) continue
     const at = (store.codes[l] as number) * markets + (market.codes[l] as number) + 1
     if (numbers[at] === -1) numbers[at] = met.push([]) - 1
     const its = met[numbers[at] as number] as number[]
@@ -160,7 +160,7 @@ function metRecords(
       const listing = index.find(listingKey(textAt(market, row), textAt(id, row)))
       const item = listing === null ? byGtin.get(textAt(gtin, row) ?? '') : itemOf[listing]
       const name = textAt(who, row)
-      if (item === undefined || name === null) continue
+      if (item === undefined || item < 0 || name === null) continue
       const found = met.get(item) ?? { sellers: new Set(), creators: new Set(), channels: new Set(), commission: null }
       met.set(item, found)
       if (kind === 'competing') found.sellers.add(`${textAt(market, row) ?? '?'}/${name}`)
@@ -181,7 +181,7 @@ function itemsByGtin(listings: Table, itemOf: Int32Array): Map<string, number> {
   const items = new Map<string, number>()
   for (let l = 0; l < listings.rows; l++) {
     const code = textAt(gtin, l)
-    if (code !== null && !items.has(code)) items.set(code, itemOf[l] as number)
+    if (code !== null && (itemOf[l] as number) >= 0 && !items.has(code)) items.set(code, itemOf[l] as number)
   }
   return items
 }

@@ -6,6 +6,7 @@ import { assumptionsOf } from './assumptions'
 import { toHome } from './home-amount'
 import type { Grade } from './grade'
 import type { Item } from './item'
+import type { Lens } from './lens'
 import { profitAt } from './profit-at'
 import type { Corrections, SellerRules } from './rules'
 import type { UnpublishedUnits } from './unpublished-units'
@@ -38,10 +39,15 @@ export interface ItemSeller {
 export function itemSellers(
   item: Item,
   offers: readonly CompetingOffer[],
-  known: { rules: SellerRules; corrections: Corrections },
+  known: { rules: SellerRules; corrections: Corrections; lens?: Lens | null },
 ): ItemSeller[] {
+  const { markets } = known.lens ?? { markets: null }
   const keys = new Set(item.listings.map((l) => l.key))
-  const mine = offers.filter((o) => keys.has(`${o.market}/${o.id}`) || (item.gtin !== null && o.gtin === item.gtin))
+  const mine = offers.filter(
+    (o) =>
+      (markets === null || markets.includes(o.market)) &&
+      (keys.has(`${o.market}/${o.id}`) || (item.gtin !== null && o.gtin === item.gtin)),
+  )
   const byStore = new Map(mine.map((o) => [`${o.market}/${o.store}`, o]))
   const listed = item.listings.map((l): ItemSeller => {
     const offer = byStore.get(`${l.market}/${l.store ?? ''}`) ?? null

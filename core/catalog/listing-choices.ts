@@ -6,13 +6,17 @@ import { seriesAt } from './sales-block'
 import { unitsInWindow } from './units-in-window'
 
 /** Listings of one category by what their sellers chose, and whether they sold in 30 days; those whose units are not known are left out. */
-export function listingChoices({ listings, sales, windowEnds }: Catalog, category: string): Choice[] {
+export function listingChoices(
+  { listings, sales, windowEnds }: Catalog,
+  category: string,
+  isCounted: (listing: number) => boolean = () => true,
+): Choice[] {
   const { codes, words } = textColumn(listings, 'category')
   const wanted = Array.from({ length: words.length }, (_, code) => words.at(code) === category)
   const reader = new ListingReader(listings)
   const choices: Choice[] = []
   for (let l = 0; l < codes.length; l++) {
-    if (!wanted[codes[l] as number]) continue
+    if (!wanted[codes[l] as number] || !isCounted(l)) continue
     const listing = reader.at(l)
     const known = unitsInWindow(listing, seriesAt(sales, l), windowEnds[listing.market] ?? listing.capturedOn)
     if (known) choices.push({ options: optionsOf(listing), sold: known.units > 0 })

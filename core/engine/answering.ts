@@ -9,6 +9,7 @@ export function listingsAnswering(
   { listings }: Pick<Catalog, 'listings'>,
   search: TextSearch,
   phrase: string,
+  isCounted: (listing: number) => boolean = () => true,
 ): Set<number> {
   const wanted = stemsOf(phrase)
   const found = new Set<number>()
@@ -19,7 +20,7 @@ export function listingsAnswering(
   const titles = textColumn(listings, 'title')
   const stem = rememberedStems()
   for (let row = 0; row < listings.rows; row++) {
-    if (!hits.every((h) => h[row] === 1)) continue
+    if (!hits.every((h) => h[row] === 1) || !isCounted(row)) continue
     const there = new Set(stemsOf(textAt(titles, row) ?? '', stem))
     if (wanted.every((stem) => there.has(stem))) found.add(row)
   }
@@ -41,8 +42,9 @@ export function compareWordings(
   search: TextSearch,
   rules: SellerRules,
   phrases: [string, string],
+  isCounted?: (listing: number) => boolean,
 ): Wordings {
-  const [a, b] = phrases.map((p) => listingsAnswering(catalog, search, p)) as [Set<number>, Set<number>]
+  const [a, b] = phrases.map((p) => listingsAnswering(catalog, search, p, isCounted)) as [Set<number>, Set<number>]
   const only = (mine: Set<number>, other: Set<number>) => [...mine].filter((row) => !other.has(row))
   const [first, second] = [sumListings(catalog, only(a, b), rules), sumListings(catalog, only(b, a), rules)]
   return {

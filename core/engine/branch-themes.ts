@@ -8,13 +8,14 @@ const mostTitles = 10_000
 /**
  * The narrow themes of a branch and of all below it, those first that sell through best by the lower end of the interval.
  *
+ * @param options.isCounted whether a listing counts (default: all do)
  * @returns the best `most` of them, and how many titles they were found among
  */
 export function branchThemes(
   catalog: Catalog,
   rules: SellerRules,
   path: string,
-  most = 12,
+  { most = 12, isCounted = () => true }: { most?: number; isCounted?: (listing: number) => boolean } = {},
 ): { themes: ListingTheme[]; of: number } {
   const { listings } = catalog
   const { codes, words } = textColumn(listings, 'category')
@@ -23,7 +24,7 @@ export function branchThemes(
   )
   const rows: number[] = []
   for (let row = 0; row < listings.rows && rows.length < mostTitles; row++)
-    if (inside[codes[row] as number] === 1) rows.push(row)
+    if (inside[codes[row] as number] === 1 && isCounted(row)) rows.push(row)
   const [titles, stores] = [textColumn(listings, 'title'), textColumn(listings, 'store')]
   const found = themesOf(
     withoutOwnNames(rows.map((row) => ({ title: textAt(titles, row) ?? '', store: textAt(stores, row) }))),

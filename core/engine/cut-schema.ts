@@ -30,6 +30,7 @@ function strangerIn(limits: unknown): string | null {
 export const querySchema = record({
   ...(Object.fromEntries(facets.map((f) => [f, listOf(text(500), 1000)])) as Record<string, Schema>),
   words: anyText(500),
+  lens: listOf(text(500), 1000),
   limits,
   stores: listOf(text(500), 1000),
   own: oneOf('any', 'mine', 'others'),

@@ -201,7 +201,7 @@ test('a row says what the item says, and no more', () => {
 test('whichever measures have a strip, the same items match and each strip counts what the others leave', () => {
   fc.assert(
     fc.property(query, fc.subarray(['price', 'units', 'sellers', 'reviews', 'room'], { minLength: 1 }), (q, strips) => {
-      const [usual, other] = [newFinder(), new Finder(() => maker.catalog, figures, strips)]
+      const [usual, other] = [newFinder(), new Finder(() => maker.catalog, figures, { strips })]
       const [a, b] = [usual.ask(q), other.ask(q)]
       expect(b.matching).toBe(a.matching)
       expect([...other.places(0, 20)]).toEqual([...usual.places(0, 20)])

@@ -53,6 +53,8 @@ async function figuresOf(maker: ItemMaker, items: Int32Array, options: WorkOptio
   const step = stepper(options)
   for (let row = 0; row < rows; row++) {
     if (row % 100 === 0) await step(row / rows)
+    // of what does not count nothing is known
+    if (!maker.isSeen(items[row] as number)) continue
     const item = maker.at(items[row] as number, false)
     writeMeasures(columns, item, row)
     for (const { name, codes, dictionary } of texts) {

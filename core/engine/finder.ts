@@ -15,6 +15,12 @@ import { fold, TextSearch } from './text-search'
 /** Item → what of the seller's own goods it is or may be; null where no catalogue is known. */
 export type OwnItems = ReadonlyMap<number, OwnMatch> | null
 
+export interface FinderOptions {
+  /** measures that have a strip */
+  strips?: readonly string[]
+  isSeen?: ((item: number) => boolean) | null
+}
+
 /** rows up to which the first of an order are found without putting all in order */
 const mostUnsorted = 64
 
@@ -37,12 +43,20 @@ export class Finder {
   #unmet = false
   #own: OwnItems = null
   #walk: { order: Iterator<number>; found: number[] } | null = null
+  /** of each counted facet and code whether any item that can be found has it; null where all do */
+  #met: Uint8Array[] | null = null
+  /** items that can be found at all */
+  readonly #total: number
 
-  /** @param catalog asked for only when words are looked for, so that a workspace opens without its texts */
+  /**
+   * @param catalog asked for only when words are looked for, so that a workspace opens without its texts; listings that do not count have
+   * item -1
+   * @param options.isSeen whether anything of an item counts (default: of all)
+   */
   constructor(
     catalog: () => Pick<Catalog, 'listings' | 'itemOf'>,
     figures: Table,
-    strips: readonly string[] = usualStrips,
+    { strips = usualStrips, isSeen = null }: FinderOptions = {},
   ) {
     this.strips = strips
     this.#strips = strips.map(measure)
@@ -60,7 +74,22 @@ export class Finder {
       this.#counted.map((f) => this.#facets[f].codes),
       this.#counted.map((f) => this.#facets[f].words.length),
     )
+    this.#total = isSeen === null ? figures.rows : this.#leaveOut(isSeen)
     this.#allBins = this.#passing()
+  }
+
+  /** @returns how many items are left */
+  #leaveOut(isSeen: (item: number) => boolean): number {
+    let left = 0
+    this.#met = this.#counted.map((f) => new Uint8Array(this.#facets[f].words.length))
+    const codes = this.#counted.map((f) => this.#facets[f].codes)
+    this.#screen.setFails(extraBit.unseen, (item) => {
+      if (!isSeen(item)) return true
+      left++
+      codes.forEach((of, f) => ((this.#met as Uint8Array[])[f]![of[item] as number] = 1))
+      return false
+    })
+    return left
   }
 
   get rows(): number {
@@ -88,7 +117,7 @@ export class Finder {
     const width = bins + 1
     const bars = this.#passing()
     return {
-      total: this.rows,
+      total: this.#total,
       matching,
       strips: this.#strips.map((m, s) => ({
         measure: m.name,
@@ -239,8 +268,10 @@ export class Finder {
   #facetCounts(facet: FacetName): FacetCount[] {
     const counts = new Map<string, number>()
     const { words } = this.#facets[facet]
-    const byCode = this.#screen.counts().facets[this.#counted.indexOf(facet)]
-    byCode?.forEach((n, code) => {
+    const at = this.#counted.indexOf(facet)
+    const met = this.#met?.[at]
+    this.#screen.counts().facets[at]?.forEach((n, code) => {
+      if (met?.[code] === 0) return
       for (const v of facetValues(facet, words.at(code) ?? '')) counts.set(v, (counts.get(v) ?? 0) + n)
     })
     return [...counts].map(([value, n]) => ({ value, count: n })).sort((a, b) => (a.value < b.value ? -1 : 1))

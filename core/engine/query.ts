@@ -9,6 +9,8 @@ export type FacetChoices = Record<FacetName, string[]>
 /** What the user asks for. A Cut is a kept one of these. */
 export interface Query extends FacetChoices {
   words: string
+  /** markets that alone count: every figure is of what is gathered of them; none named is all */
+  lens: string[]
   /** measure name → span */
   limits: Record<string, Span>
   /** stores as 'Market/Store': items that any of them lists */
@@ -23,6 +25,7 @@ export interface Query extends FacetChoices {
 export const emptyQuery: Query = {
   ...(Object.fromEntries(facets.map((f) => [f, []])) as unknown as FacetChoices),
   words: '',
+  lens: [],
   limits: {},
   stores: [],
   own: 'any',

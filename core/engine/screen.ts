@@ -16,6 +16,7 @@ export const extraBit = {
   phrase: 1 << 28,
   unknownFacet: 1 << 29,
   own: 1 << 30,
+  unseen: 1 << 31,
 }
 
 export interface ScreenCounts {

@@ -65,11 +65,22 @@ export interface StoreAnswer {
  */
 export class StoreFinder {
   readonly list: StoreList
+  /** how many stores there are on the markets that count */
+  readonly count: number
+  readonly #counts: Uint8Array | null
   readonly #orders = new Map<string, Int32Array>()
   #names: string[] | null = null
 
-  constructor(list: StoreList) {
+  /** @param markets those that alone count; none named is all */
+  constructor(list: StoreList, markets: readonly string[] = []) {
     this.list = list
+    this.#counts = markets.length === 0 ? null : Uint8Array.from(list.markets, (m) => Number(markets.includes(m)))
+    this.count = this.#counts?.reduce((n, counts) => n + counts, 0) ?? list.count
+  }
+
+  /** Whether a store is on a market that counts. */
+  isCounted(store: number): boolean {
+    return this.#counts === null || this.#counts[store] === 1
   }
 
   /**
@@ -81,7 +92,7 @@ export class StoreFinder {
     const { list } = this
     const fails = new Uint8Array(list.count)
     const passes = plainTest(list, query, selling, () => this.#folded())
-    for (let store = 0; store < list.count; store++) if (!passes(store)) fails[store] = 255
+    for (let store = 0; store < list.count; store++) if (!this.isCounted(store) || !passes(store)) fails[store] = 255
     // how many facets each fails, and the last of them: one that fails a single facet counts there alone
     const last = new Int8Array(list.count)
     const allowed = storeFacets.map(({ name }) => allowedCodes(list, name, query[name]))

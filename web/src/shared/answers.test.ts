@@ -40,7 +40,7 @@ test('what is known is said in sentences made from the figures', async () => {
   expect(whatDoIMake(item, 'EUR')).toBe(
     '+7.37 (57 %) at the lowest competing price, € 12.90 delivered on Marrowgate. Assumed ○: fees of 15 % for the market and 3 % for payment, by common practice (enter yours in Margin); pieces in the packs (confirm them in Supply).',
   )
-  const sellers = await answered.services.engine.call('sellers', ['Marrowgate/A1'])
+  const sellers = await answered.services.engine.call('sellers', ['Marrowgate/A1', []])
   expect(whoSellsIt(sellers, 'EUR')).toBe('2 offers, from € 12.90 delivered.')
   const allowed = await answered.services.engine.call('allowed', ['Marrowgate/A3'])
   expect(mayIListIt(allowed)).toBe('No: Marrowgate, “bird bath” (ask first).')

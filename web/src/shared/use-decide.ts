@@ -13,7 +13,9 @@ export function useDecide(item: () => string | null) {
     if (key === null) return
     const before = sheaf.decisionOf(key)
     if (text === undefined && before?.state === action) return
-    const found = query.rowOf(key) ?? (await services.engine.call('rows', [[key]]))[0]?.row
+    // a part of it that is seen through a lens is not what is decided on
+    const seen = query.query.lens.length === 0 ? query.rowOf(key) : undefined
+    const found = seen ?? (await services.engine.call('rows', [[key]]))[0]?.row
     if (!found) return
     const { title, picture, profitE4, units, listings } = found
     await sheaf.record({ key, action, text: text ?? '', snapshot: { title, picture, profitE4, units, listings } })

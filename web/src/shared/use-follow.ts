@@ -58,7 +58,7 @@ export function useFollow() {
     await router.push(place.to)
   }
   async function finds(place: Omit<TrailPlace, 'to' | 'query'>, some: Partial<Query>): Promise<void> {
-    const to = { ...place, to: '/finds', query: { ...emptyQuery, ...some } }
+    const to = { ...place, to: '/finds', query: { ...emptyQuery, lens: query.query.lens, ...some } }
     await open(to)
     await trail.step(to)
   }

@@ -43,14 +43,14 @@ const mostAsked = 5_000
 const mostMarked = 100_000
 
 /** What Clearing asks, and the Close look and drafts with it. */
-export function clearingMethods(engine: () => ItemEngine) {
+export function clearingMethods(engine: () => ItemEngine, lastAsked: () => Promise<ItemEngine>) {
   const lists = readOnce(() => capturesOf('restricted'))
   const clearerNow = remembered(async () => [await lists.get(), (await engine().maker).corrections.avoid] as const)
   const cleared = clearanceOf(engine, clearerNow)
 
   async function statuses(scope: ItemScope) {
     const column = textColumn(engine().figures, 'clearing')
-    const places = [...(await placesOfScope(engine(), scope))]
+    const places = [...(await placesOfScope(engine(), scope, lastAsked))]
     return places.map((place) => ({ place, status: (textAt(column, place) ?? 'unknown') as ListingStatus }))
   }
 
@@ -96,7 +96,8 @@ export function clearingMethods(engine: () => ItemEngine) {
       },
 
       /** What a market is to be asked: of every item that nothing speaks of there the listing on it, else another that is known. */
-      askedOf: (_: CallContext, scope: ItemScope, market: string) => askedOf(engine(), clearerNow, scope, market),
+      askedOf: async (_: CallContext, scope: ItemScope, market: string) =>
+        askedOf(await engine().maker, await clearerNow(), await placesOfScope(engine(), scope, lastAsked), market),
     },
     forget: () => lists.forget(),
   }
@@ -130,16 +131,10 @@ function clearanceOf(engine: () => ItemEngine, clearerNow: () => Promise<Clearer
   }
 }
 
-async function askedOf(
-  engine: ItemEngine,
-  clearerNow: () => Promise<Clearer>,
-  scope: ItemScope,
-  market: string,
-): Promise<ToAsk> {
-  const [maker, clearer] = [await engine.maker, await clearerNow()]
+function askedOf(maker: ItemMaker, clearer: Clearer, places: Iterable<number>, market: string): ToAsk {
   const asked: Asked[] = []
   let more = 0
-  for (const place of await placesOfScope(engine, scope)) {
+  for (const place of places) {
     if (asked.length === mostAsked) {
       more++
       continue

@@ -28,7 +28,7 @@ async function opened() {
 
 test('clips are asked for everything, for an item with all its listings, and for what a store sells', async () => {
   const engine = await opened()
-  const all = await engine.call('clips', [{ of: 'all' }, allClips])
+  const all = await engine.call('clips', [{ of: 'all' }, allClips, []])
   expect(all).toMatchObject({ of: 4, found: 4, sums: { clips: 3, lives: 1, units: 13, bestClipRatio: 10 / 13 } })
   expect(all.rows.map((r) => [r.clip.key, r.item?.key ?? null])).toEqual([
     ['Marrowgate/c1', 'Marrowgate/A1'],
@@ -36,22 +36,24 @@ test('clips are asked for everything, for an item with all its listings, and for
     ['Marrowgate/c4', null],
     ['Marrowgate/c2', 'Marrowgate/A1'],
   ])
-  const item = await engine.call('clips', [
-    { of: 'item', key: 'Marrowgate/A1' },
-    { ...allClips, sort: 'lives' },
-  ])
+  const item = await engine.call('clips', [{ of: 'item', key: 'Marrowgate/A1' }, { ...allClips, sort: 'lives' }, []])
   expect([item.of, item.rows.map((r) => r.clip.title)]).toEqual([2, ['A week with it']])
-  const store = await engine.call('clips', [{ of: 'store', market: 'Marrowgate', name: 'Sill Life' }, allClips])
+  const store = await engine.call('clips', [{ of: 'store', market: 'Marrowgate', name: 'Sill Life' }, allClips, []])
   expect(store.rows.map((r) => r.clip.key)).toEqual(['Marrowgate/c3'])
-  expect((await engine.call('clips', [{ of: 'item', key: 'gone' }, allClips])).of).toBe(0)
+  expect((await engine.call('clips', [{ of: 'item', key: 'gone' }, allClips, []])).of).toBe(0)
   // the Close look counts the same
-  expect(await engine.call('posted', ['Marrowgate/A1'])).toMatchObject({ clips: 1, lives: 1, units: 10, views: 5000 })
-  expect(await engine.call('posted', ['gone'])).toBeNull()
+  expect(await engine.call('posted', ['Marrowgate/A1', []])).toMatchObject({
+    clips: 1,
+    lives: 1,
+    units: 10,
+    views: 5000,
+  })
+  expect(await engine.call('posted', ['gone', []])).toBeNull()
 })
 
 test('what a clip would earn me: commission of what was sold, each creator once, told with the wage and beside selling', async () => {
   const engine = await opened()
-  const earnings = await engine.call('earnings', ['Marrowgate/A1', clipRules])
+  const earnings = await engine.call('earnings', ['Marrowgate/A1', clipRules, []])
   // a fifth of 120.00, and nothing
   expect(earnings).toMatchObject({
     commission: 0.2,
@@ -64,7 +66,7 @@ test('what a clip would earn me: commission of what was sold, each creator once,
   expect(told).toMatch(/One clip earned 100\s% of all: that is luck/)
   expect(told).toMatch(/Cancelled orders are not taken off/)
   const rules = { ...clipRules, hours: 1, costE4: 20_000, leastWageE4: 100_000, cancelledRatio: 0.25 }
-  const less = await engine.call('earnings', ['Marrowgate/A1', rules])
+  const less = await engine.call('earnings', ['Marrowgate/A1', rules, []])
   expect(less?.outlook).toMatchObject({ upperTenthE4: 180_000, paidRatio: 0.5 })
   expect(whatWouldIEarn(less, 'EUR', rules)).not.toMatch(/Cancelled/)
   expect(wageTold(less!, 'EUR', rules)).toMatch(
@@ -74,6 +76,6 @@ test('what a clip would earn me: commission of what was sold, each creator once,
   // 7.37 a sale by hand, 62 sales shared with two: 7.37 × 62 / 3
   expect(besideSelling(earnings!, item!, 'EUR')).toMatch(/^Selling it yourself would leave € 152\.31 a month/)
   expect(besideSelling(earnings!, { ...item!, best: null }, 'EUR')).toBe('')
-  expect(await engine.call('earnings', ['gone', clipRules])).toBeNull()
+  expect(await engine.call('earnings', ['gone', clipRules, []])).toBeNull()
   expect(whatWouldIEarn(null, 'EUR', clipRules)).toMatch(/^Not known/)
 })

@@ -18,6 +18,7 @@ import {
 import { numberIn, textAt, textColumn, textIn } from '@sickle/core/tables'
 import type { CallContext } from './channel'
 import type { ItemEngine } from './item-engine'
+import type { LensMarkets, Through } from './lens-engines'
 import { readOnce } from './read-once'
 import { capturesOf, recordsAtRest } from './records-at-rest'
 
@@ -55,29 +56,29 @@ export interface PostedAnswer {
 const mostRows = 120
 
 /** What is asked of clips and lives. */
-export function clipMethods(engine: () => ItemEngine) {
+export function clipMethods(through: Through) {
   const captures = readOnce(() => capturesOf('clips'))
   const ads = readOnce(() => recordsAtRest('ads'))
   const merged = readOnce(async () => {
-    const { rules } = await engine().maker
+    const { rules } = await (await through()).maker
     return mergeClips(await captures.get(), (currency) => toHome(currency, rules))
   })
   /** one list for each scope that was asked last, so that a limit that moves finds its orders made */
   let last: { scope: string; list: ClipList } | null = null
-  async function listOf(scope: ClipScope): Promise<ClipList> {
-    const name = JSON.stringify(scope)
+  async function listOf(scope: ClipScope, lens: LensMarkets): Promise<ClipList> {
+    const name = JSON.stringify([scope, lens])
     if (last?.scope === name) return last.list
-    const all = await merged.get()
-    const maker = await engine().maker
+    const [all, maker] = [await clipsOn(lens), await (await through()).maker]
     last = { scope: name, list: new ClipList(all.filter(inScope(scope, maker))) }
     return last.list
   }
+  const clipsOn = async (lens: LensMarkets) => (await merged.get()).filter(isOn(lens))
   return {
     methods: {
       /** Clips and lives that pass, in their order, what they come to together, and what goes with selling. */
-      async clips(_: CallContext, scope: ClipScope, query: ClipQuery): Promise<PostedAnswer> {
-        const list = await listOf(scope)
-        const maker = await engine().maker
+      async clips(_: CallContext, scope: ClipScope, query: ClipQuery, lens: string[]): Promise<PostedAnswer> {
+        const list = await listOf(scope, lens)
+        const maker = await (await through()).maker
         const found = list.ask(query)
         return {
           rows: Array.from(found.subarray(0, mostRows), (at) => {
@@ -92,23 +93,24 @@ export function clipMethods(engine: () => ItemEngine) {
       },
 
       /** Clips, lives and advertisements about an item; null where none were brought in at all. */
-      async posted(_: CallContext, key: string): Promise<Posted | null> {
-        const [clips, shown, item] = await Promise.all([merged.get(), ads.get(), engine().itemOf(key)])
+      async posted(_: CallContext, key: string, lens: string[]): Promise<Posted | null> {
+        const engine = await through(lens)
+        const [clips, shown, item] = await Promise.all([clipsOn(lens), ads.get(), engine.itemOf(key)])
         if (!item || clips.length + shown.length === 0) return null
         return postedAbout(clips, shown, new Set(item.listings.map((l) => l.key)))
       },
 
       /** What a clip about an item would earn; null where no clips are gathered, or none says what it sold. */
-      async earnings(_: CallContext, key: string, rules: ClipRules): Promise<Earnings | null> {
-        const clips = await merged.get()
-        const maker = await engine().maker
+      async earnings(_: CallContext, key: string, rules: ClipRules, lens: string[]): Promise<Earnings | null> {
+        const [clips, engine] = [await clipsOn(lens), await through(lens)]
+        const maker = await engine.maker
         const place = maker.find(key)
         if (place === null || clips.length === 0) return null
         const item = maker.at(place, false)
         const listings = new Set(item.listings.map((l) => l.key))
         const own = clips.filter((c) => c.listing !== null && listings.has(c.listing))
         const on = onClips(item, own)
-        const outlook = itemOutlook(own, clipsAlike(engine(), maker, { clips, item, place }), {
+        const outlook = itemOutlook(own, clipsAlike(engine, maker, { clips, item, place }), {
           item: { listings, ...on },
           rules,
         })
@@ -121,6 +123,12 @@ export function clipMethods(engine: () => ItemEngine) {
     },
   }
 }
+
+/** Whether a clip counts; one that names no market does where all do. */
+const isOn =
+  (lens: LensMarkets) =>
+  ({ market }: Clip) =>
+    lens.length === 0 || (market !== null && lens.includes(market))
 
 function inScope(scope: ClipScope, maker: ItemMaker): (clip: Clip) => boolean {
   if (scope.of === 'all') return () => true

@@ -14,6 +14,7 @@ import {
 } from '@sickle/core/engine'
 import { longerPhrases, mergeTerms, risingTerms, type Term } from '@sickle/core/terms'
 import type { ItemEngine } from './item-engine'
+import type { Through } from './lens-engines'
 import type { CallContext } from './channel'
 import { readOnce } from './read-once'
 import { capturesOf } from './records-at-rest'
@@ -44,28 +45,28 @@ export interface TermsAnswer {
 }
 
 /** What Demand asks: the category tree, and terms, which are read from rest when they are first asked for. */
-export function demandMethods(engine: () => ItemEngine) {
+export function demandMethods(through: Through) {
   const terms = readOnce(() => capturesOf('terms').then(mergeTerms))
   const allTerms = terms.get
   return {
     methods: {
       /** The category tree, of all items or those where every word is found. */
-      async tree(_: CallContext, words: string): Promise<{ branches: Branch[]; best: Branch | null }> {
-        const { finder, figures, maker } = engine()
-        if (words.trim() !== '') await maker
+      async tree(_: CallContext, words: string, lens: string[]): Promise<{ branches: Branch[]; best: Branch | null }> {
+        const { finder, figures, maker } = await through(lens)
+        const seen = words.trim() === '' && lens.length === 0 ? null : await maker
         const met = finder.itemsWith(words)
-        const branches = categoryTree(figures, (i) => met === null || met[i] === 1)
+        const branches = categoryTree(figures, (i) => seen?.isSeen(i) !== false && (met === null || met[i] === 1))
         return { branches, best: bestBranch(branches) }
       },
 
       /** Narrow themes among the titles of a branch. */
-      async themes(_: CallContext, path: string): Promise<{ themes: ListingTheme[]; of: number }> {
-        const { catalog, rules } = await engine().maker
-        return branchThemes(catalog, rules, path)
+      async themes(_: CallContext, path: string, lens: string[]): Promise<{ themes: ListingTheme[]; of: number }> {
+        const maker = await (await through(lens)).maker
+        return branchThemes(maker.catalog, maker.rules, path, { isCounted: (l) => maker.isCounted(l) })
       },
 
-      async terms(_: CallContext, market: string | null): Promise<TermsAnswer> {
-        const all = await allTerms()
+      async terms(_: CallContext, market: string | null, lens: string[]): Promise<TermsAnswer> {
+        const all = (await allTerms()).filter((t) => isOn(lens, t.market))
         const some = market === null ? all : all.filter((t) => t.market === market)
         return {
           terms: some.slice(0, mostTerms),
@@ -75,8 +76,13 @@ export function demandMethods(engine: () => ItemEngine) {
         }
       },
 
-      async term(_: CallContext, key: string): Promise<TermLook | null> {
-        return termLook(key, await allTerms(), engine())
+      async term(_: CallContext, key: string, lens: string[]): Promise<TermLook | null> {
+        const all = await allTerms()
+        return termLook(
+          key,
+          all.filter((t) => t.key === key || isOn(lens, t.market)),
+          await through(lens),
+        )
       },
 
       /** Everything gathered whose name holds what is typed: items, stores, categories, markets and terms. */
@@ -84,18 +90,22 @@ export function demandMethods(engine: () => ItemEngine) {
         _: CallContext,
         typed: string,
       ): Promise<NamedThings & { terms: { key: string; phrase: string; market: string }[] }> {
-        const [maker, all] = await Promise.all([engine().maker, allTerms()])
+        const engine = await through()
+        const [maker, all] = await Promise.all([engine.maker, allTerms()])
         const text = typed.trim().toLowerCase()
         const terms = text === '' ? [] : all.filter((t) => t.phrase.toLowerCase().includes(text)).slice(0, mostNamed)
         return {
-          ...namedThings(typed, { maker, search: engine().finder.search, most: mostNamed }),
+          ...namedThings(typed, { maker, search: engine.finder.search, most: mostNamed }),
           terms: terms.map(({ key, phrase, market }) => ({ key, phrase, market })),
         }
       },
 
-      async wordings(_: CallContext, first: string, second: string): Promise<Wordings> {
-        const maker = await engine().maker
-        return compareWordings(maker.catalog, engine().finder.search, maker.rules, [first, second])
+      async wordings(_: CallContext, first: string, second: string, lens: string[]): Promise<Wordings> {
+        const engine = await through(lens)
+        const maker = await engine.maker
+        return compareWordings(maker.catalog, engine.finder.search, maker.rules, [first, second], (l) =>
+          maker.isCounted(l),
+        )
       },
     },
     allTerms,
@@ -104,11 +114,13 @@ export function demandMethods(engine: () => ItemEngine) {
   }
 }
 
+const isOn = (lens: readonly string[], market: string) => lens.length === 0 || lens.includes(market)
+
 async function termLook(key: string, all: Term[], engine: ItemEngine): Promise<TermLook | null> {
   const term = all.find((t) => t.key === key)
   if (!term) return null
   const maker = await engine.maker
-  const rows = listingsAnswering(maker.catalog, engine.finder.search, term.phrase)
+  const rows = listingsAnswering(maker.catalog, engine.finder.search, term.phrase, (l) => maker.isCounted(l))
   const items = [...new Set([...rows].map((row) => maker.catalog.itemOf[row] as number))]
   const sold = items.map((at) => maker.at(at, false)).sort((a, b) => (b.units ?? -1) - (a.units ?? -1))
   return {

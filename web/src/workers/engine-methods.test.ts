@@ -145,29 +145,29 @@ test('everything by name, by its sort', async () => {
 })
 
 test('the tree, the terms and what sells under one', async () => {
-  const { branches } = (await engine.call('tree', [''])) as { branches: { path: string; items: number }[] }
+  const { branches } = (await engine.call('tree', ['', []])) as { branches: { path: string; items: number }[] }
   expect(branches.map((b) => [b.path, b.items])).toContainEqual(['Garden', 3])
-  const narrowed = (await engine.call('tree', ['hook'])) as { branches: { path: string; items: number }[] }
+  const narrowed = (await engine.call('tree', ['hook', []])) as { branches: { path: string; items: number }[] }
   expect(narrowed.branches.find((b) => b.path === 'Garden')?.items).toBe(1)
-  expect(await engine.call('terms', ['Marrowgate'])).toMatchObject({ of: 3, markets: ['Marrowgate'] })
-  expect(await engine.call('term', ['Marrowgate/copper bird bath'])).toMatchObject({
+  expect(await engine.call('terms', ['Marrowgate', []])).toMatchObject({ of: 3, markets: ['Marrowgate'] })
+  expect(await engine.call('term', ['Marrowgate/copper bird bath', []])).toMatchObject({
     of: 1,
     items: [{ key: 'Marrowgate/A3' }],
   })
-  expect(await engine.call('term', ['nothing'])).toBeNull()
+  expect(await engine.call('term', ['nothing', []])).toBeNull()
 })
 
 test('the Close look: sellers, words, options, alike, posted, course and response say null where nothing is known', async () => {
   const key = 'Marrowgate/A1'
-  expect(await engine.call('sellers', [key])).toMatchObject([
+  expect(await engine.call('sellers', [key, []])).toMatchObject([
     { store: 'Hedge End Co.', deliveredE4: 129_000, myProfitE4: byHandE4.hooks },
     { store: 'Quay Perch', deliveredE4: 129_900 },
   ])
-  expect(await engine.call('posted', [key])).toBeNull()
-  expect(await engine.call('words', [key])).toBeNull()
-  expect(await engine.call('response', [key])).toBeNull()
-  expect(await engine.call('course', ['nothing'])).toBeNull()
-  expect(await engine.call('titleFor', ['Marrowgate/A3', 80])).toMatchObject({ covered: 1020 })
+  expect(await engine.call('posted', [key, []])).toBeNull()
+  expect(await engine.call('words', [key, []])).toBeNull()
+  expect(await engine.call('response', [key, []])).toBeNull()
+  expect(await engine.call('course', ['nothing', []])).toBeNull()
+  expect(await engine.call('titleFor', ['Marrowgate/A3', 80, []])).toMatchObject({ covered: 1020 })
   expect(await engine.call('alike', ['nothing'])).toEqual([])
 })
 

@@ -1,5 +1,5 @@
 import type { Corrections, Item, SellerRules } from '@sickle/core/catalog'
-import { emptyQuery, Finder, findRow, seenColumns, type Query } from '@sickle/core/engine'
+import { emptyQuery, findRow, seenColumns, type Finder, type Query } from '@sickle/core/engine'
 import type { ExportFormat } from '@sickle/core/exports'
 import type { CallContext } from './channel'
 import { clearingMethods } from './clearing-methods'
@@ -8,6 +8,7 @@ import { designMethods } from './design-methods'
 import { demandMethods } from './demand-methods'
 import { EngineState } from './engine-state'
 import type { ItemEngine, Shown } from './item-engine'
+import { LensEngines, type LensMarkets } from './lens-engines'
 import { lookMethods } from './look-methods'
 import { ownMethods, ownSource } from './own-methods'
 import { pauseEvery } from './pause'
@@ -28,10 +29,16 @@ function loaded(): ItemEngine {
   return state.engine
 }
 
-const demand = demandMethods(loaded)
-const look = lookMethods(loaded, demand.allTerms)
-const clearing = clearingMethods(loaded)
-const clips = clipMethods(loaded)
+const lenses = new LensEngines(loaded)
+const through = (lens: LensMarkets = []) => lenses.through(lens, { pause })
+/** of the last answer */
+let askedLens: LensMarkets = []
+const lastAsked = () => through(askedLens)
+
+const demand = demandMethods(through)
+const look = lookMethods(through, demand.allTerms)
+const clearing = clearingMethods(loaded, lastAsked)
+const clips = clipMethods(through)
 const suppliers = supplierMethods(loaded)
 const own = ownSource(loaded)
 const stores = storeSource(loaded)
@@ -44,13 +51,13 @@ export const engineMethods = {
   ...suppliers.methods,
   ...clips.methods,
   ...designMethods(loaded),
-  ...storeListMethods(loaded, stores, own),
+  ...storeListMethods(through, stores, own),
   ...storePageMethods(stores, own),
   ...storeEstimateMethods(stores),
   ...storeTableMethods(loaded, stores, own),
   ...poolMethods(loaded, stores, own),
   ...ownMethods(loaded, own),
-  ...supplyMethods(loaded),
+  ...supplyMethods(loaded, lastAsked),
   ...pictureMethods(loaded),
 
   /** Brings what is worked out up to date with what rests, the rules and the corrections: only what they change is worked out again. */
@@ -69,12 +76,19 @@ export const engineMethods = {
   /** Whether all that rests is still as it was kept. @returns whether everything has to be loaded anew */
   audit: () => state.audit(),
 
+  /** Works out what is seen through a lens ahead of the questions about it. @throws Problem 'cancelled' */
+  async lookThrough({ progress, signal }: CallContext, lens: string[]): Promise<void> {
+    await lenses.through(lens, { pause, signal, onProgress: seldom(40, (done: number) => progress(done)) })
+  },
+
   async ask(_: CallContext, query: Query, hidden: string[], shown: Shown, count: number, looked: string | null) {
-    return loaded().ask(query, hidden, { ...shown, own: await ownItems([query]) }, count, looked)
+    askedLens = query.lens
+    return (await lastAsked()).ask(query, hidden, { ...shown, own: await ownItems([query]) }, count, looked)
   },
 
   /** More rows of the last answer. */
-  page: (_: CallContext, from: number, count: number) => state.engine?.rowsAt(from, count) ?? [],
+  page: async (_: CallContext, from: number, count: number) =>
+    state.engine ? (await lastAsked()).rowsAt(from, count) : [],
 
   /** How many items each Cut would leave. */
   async counts(_: CallContext, queries: Query[], hidden: string[]) {
@@ -82,28 +96,30 @@ export const engineMethods = {
     if (!engine) return queries.map(() => 0)
     const places = await engine.placesOf(hidden)
     const mine = await ownItems(queries)
-    const { catalog } = queries.some((q) => q.words !== '' || q.phrase || q.stores?.length)
-      ? await engine.maker
-      : { catalog: null }
-    const counter = new Finder(() => {
-      if (!catalog) throw new Error('the catalog is not read yet')
-      return catalog
-    }, engine.figures)
-    return queries.map((q) => counter.ask({ ...emptyQuery, ...q }, places, mine).matching)
+    if (queries.some((q) => q.words !== '' || q.phrase || q.stores?.length)) await engine.maker
+    const counters = new Map<string, Finder>()
+    const counts: number[] = []
+    for (const query of queries) {
+      const lens = query.lens ?? []
+      const counter = counters.get(lens.join('\n')) ?? (await through(lens)).newFinder()
+      counters.set(lens.join('\n'), counter)
+      counts.push(counter.ask({ ...emptyQuery, ...query }, places, mine).matching)
+    }
+    return counts
   },
 
   /** Keys of the items that a query leaves, in its order. */
   async keys(_: CallContext, query: Query, hidden: string[], most: number) {
-    const maker = await loaded().maker
-    const finder = new Finder(() => maker.catalog, loaded().figures)
-    finder.ask({ ...emptyQuery, ...query }, await loaded().placesOf(hidden), await ownItems([query]))
+    const engine = await through(query.lens)
+    const [maker, finder] = [await engine.maker, engine.newFinder()]
+    finder.ask({ ...emptyQuery, ...query }, await engine.placesOf(hidden), await ownItems([query]))
     return Array.from(finder.places(0, most), (at) => maker.keyAt(at))
   },
 
   /** What the last answer found, as a file with the columns that are seen. */
   async exportFinds({ progress, signal }: CallContext, columns: string[], format: ExportFormat) {
-    const { figures, finder } = loaded()
-    const maker = await loaded().maker
+    const { figures, finder, maker: made } = await lastAsked()
+    const maker = await made
     const { writeExport } = await import('@sickle/core/exports')
     const places = finder.places(0, figures.rows)
     const seen = await seenColumns(places, columns, {
@@ -120,6 +136,9 @@ export const engineMethods = {
   movers: (_: CallContext, most: number) => state.engine?.movers(most) ?? { rising: [], fading: [] },
 
   item: (_: CallContext, key: string) => itemOf(key),
+
+  /** The same through a lens: by what counts of it, or by all where nothing does. */
+  seenItem: async (_: CallContext, key: string, lens: string[]) => (await through(lens)).itemOf(key),
 
   rows: (_: CallContext, keys: string[]) =>
     Promise.all(

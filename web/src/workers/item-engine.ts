@@ -42,7 +42,20 @@ export class ItemEngine {
 
   /** Made when it is first asked: over a million items that takes a moment which not every change has to wait for. */
   get finder(): Finder {
-    return (this.#finder ??= new Finder(() => this.#now().catalog, this.figures))
+    return (this.#finder ??= this.newFinder())
+  }
+
+  /** A finder of its own, which answers beside the one on the screen. @param strips which measures have one (default: the usual) */
+  newFinder(strips?: readonly string[]): Finder {
+    const maker = this.#made?.lens ? this.#made : null
+    return new Finder(
+      () => {
+        const { catalog, lens } = this.#now()
+        return { listings: catalog.listings, itemOf: lens?.itemOf ?? catalog.itemOf }
+      },
+      this.figures,
+      { ...(strips ? { strips } : {}), isSeen: maker && ((item) => maker.isSeen(item)) },
+    )
   }
 
   /**
@@ -57,8 +70,7 @@ export class ItemEngine {
     looked: string | null = null,
   ): Promise<Answer & { rows: FindRow[]; isLookedFound: boolean }> {
     if (query.words.trim() !== '' || query.phrase !== '' || query.stores.length > 0) await this.maker
-    if (shown.strips.join() !== this.finder.strips.join())
-      this.#finder = new Finder(() => this.#now().catalog, this.figures, shown.strips)
+    if (shown.strips.join() !== this.finder.strips.join()) this.#finder = this.newFinder(shown.strips)
     this.#columns = shown.columns.filter((name) => this.figures.columns[name]?.type === 'number')
     const answer = this.finder.ask(query, await this.placesOf(hidden), shown.own)
     const [place] = looked === null ? [] : await this.placesOf([looked])
@@ -106,7 +118,7 @@ export class ItemEngine {
 
   /** What rests so that the first screen is there before the catalog. @param stores how many there are */
   firstScreen(stores: number): FirstScreen {
-    const finder = new Finder(() => this.#now().catalog, this.figures)
+    const finder = this.newFinder()
     for (const at of finder.places(0, firstRows)) this.#row(at)
     return { summary: summaryOf(this.#now(), stores), rows: [...this.#rows], places: [...this.#places] }
   }

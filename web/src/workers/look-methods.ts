@@ -15,7 +15,7 @@ import { TitleIndex, titleSignature, type Likeness } from '@sickle/core/goods'
 import { mergeCompeting } from '@sickle/core/room'
 import type { Term } from '@sickle/core/terms'
 import { titleBySearches, wordsThatSell } from '@sickle/core/words'
-import type { ItemEngine } from './item-engine'
+import type { LensMarkets, Through } from './lens-engines'
 import type { CallContext } from './channel'
 import { readOnce } from './read-once'
 import { capturesOf } from './records-at-rest'
@@ -33,43 +33,43 @@ function titlesOf(maker: ItemMaker): TitleIndex {
 }
 
 /** What the Close look asks beyond the item itself; records of the smaller kinds are read from rest when they are first asked for. */
-export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Term[]>) {
+export function lookMethods(through: Through, allTerms: () => Promise<Term[]>) {
   const prices = readOnce(() => capturesOf('sales', 'price'))
-  const alike = alikeMethods(engine)
-  const people = peopleMethods(engine)
-  const itemOf = (key: string): Promise<Item | null> => engine().itemOf(key)
+  const alike = alikeMethods(through)
+  const people = peopleMethods(through)
+  const itemOf = async (key: string, lens: LensMarkets): Promise<Item | null> => (await through(lens)).itemOf(key)
   return {
     methods: {
       /** How the sales of an item run: season, change of level, weekdays. */
-      async course(_: CallContext, key: string) {
-        const item = await itemOf(key)
+      async course(_: CallContext, key: string, lens: string[]) {
+        const item = await itemOf(key, lens)
         return item && courseOf(item.listings.flatMap((l) => l.series ?? []))
       },
 
       /** Words that sell and words that do not, among the listings of an item's category. */
-      async words(_: CallContext, key: string) {
-        const item = await itemOf(key)
+      async words(_: CallContext, key: string, lens: string[]) {
+        const item = await itemOf(key, lens)
         if (!item?.category) return null
-        const { catalog } = await engine().maker
-        return wordsThatSell(soldTitles(catalog, item.category))
+        const maker = await (await through(lens)).maker
+        return wordsThatSell(soldTitles(maker.catalog, item.category, (l) => maker.isCounted(l)))
       },
 
       /** A title of the words that most buyers search for, within the limit; null where no gathered term names these goods. */
-      async titleFor(_: CallContext, key: string, limit: number) {
-        const [item, all] = await Promise.all([itemOf(key), allTerms()])
+      async titleFor(_: CallContext, key: string, limit: number, lens: string[]) {
+        const [item, all] = await Promise.all([itemOf(key, lens), allTerms()])
         return (
           item &&
           titleBySearches(
             item.listings.map((l) => l.title),
-            all,
+            all.filter((t) => lens.length === 0 || lens.includes(t.market)),
             limit,
           )
         )
       },
 
       /** How units went with price and promotion, of the listing with most priced days or weeks; null where too few are known. */
-      async response(_: CallContext, key: string) {
-        const item = await itemOf(key)
+      async response(_: CallContext, key: string, lens: string[]) {
+        const item = await itemOf(key, lens)
         const keys = new Set(item?.listings.map((l) => l.key) ?? [])
         const priced = await prices.get()
         const [most = []] = [...pricedUnits(priced, keys).values()].sort((a, b) => b.length - a.length)
@@ -77,11 +77,11 @@ export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Te
       },
 
       /** What the options that sellers choose do for listings of the item's category. */
-      async options(_: CallContext, key: string) {
-        const item = await itemOf(key)
+      async options(_: CallContext, key: string, lens: string[]) {
+        const item = await itemOf(key, lens)
         if (!item?.category) return null
-        const { catalog } = await engine().maker
-        return optionLifts(listingChoices(catalog, item.category))
+        const maker = await (await through(lens)).maker
+        return optionLifts(listingChoices(maker.catalog, item.category, (l) => maker.isCounted(l)))
       },
 
       ...alike.methods,
@@ -95,19 +95,20 @@ export function lookMethods(engine: () => ItemEngine, allTerms: () => Promise<Te
 }
 
 /** Items whose titles are alike. */
-function alikeMethods(engine: () => ItemEngine) {
+function alikeMethods(through: Through) {
   let titles: TitleIndex | null = null
   return {
     methods: {
       /** What the titles of all listings teach of words. */
       async titleLessons(_: CallContext) {
-        const maker = await engine().maker
+        const maker = await (await through()).maker
         return joinTold(toldLessons(maker.catalog), tellOfferLessons(maker.offerLessons))
       },
 
       /** Other items whose titles are alike: offered to be joined, never joined by themselves. */
       async alike(_: CallContext, key: string): Promise<FindAlike[]> {
-        const [item, maker] = [await engine().itemOf(key), await engine().maker]
+        const engine = await through()
+        const [item, maker] = [await engine.itemOf(key), await engine.maker]
         if (!item || maker.count > mostIndexed) return []
         titles ??= titlesOf(maker)
         const found = titles.find(titleSignature(item.title), 7)
@@ -122,15 +123,15 @@ function alikeMethods(engine: () => ItemEngine) {
 }
 
 /** Who sells an item. */
-function peopleMethods(engine: () => ItemEngine) {
+function peopleMethods(through: Through) {
   const competing = readOnce(() => capturesOf('competing').then(mergeCompeting))
-  const itemOf = (key: string): Promise<Item | null> => engine().itemOf(key)
   return {
     methods: {
       /** Who sells it: listings and competing offers together. */
-      async sellers(_: CallContext, key: string) {
-        const [item, offers] = await Promise.all([itemOf(key), competing.get()])
-        return item ? itemSellers(item, offers, await engine().maker) : []
+      async sellers(_: CallContext, key: string, lens: string[]) {
+        const engine = await through(lens)
+        const [item, offers] = await Promise.all([engine.itemOf(key), competing.get()])
+        return item ? itemSellers(item, offers, await engine.maker) : []
       },
     },
     forget: () => competing.forget(),

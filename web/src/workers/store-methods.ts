@@ -1,5 +1,5 @@
 import { toHome, type ItemMaker } from '@sickle/core/catalog'
-import { emptyQuery, Finder, type Query } from '@sickle/core/engine'
+import { emptyQuery, type Query } from '@sickle/core/engine'
 import {
   estimateStore,
   feedbackLooks,
@@ -26,7 +26,7 @@ import {
   type TitleHabits,
 } from '@sickle/core/stores'
 import type { CallContext } from './channel'
-import type { ItemEngine } from './item-engine'
+import type { Through } from './lens-engines'
 import type { OwnSource } from './own-methods'
 import type { StoreName, StoreSource } from './store-source'
 import { storesLikeMe } from './stores-like-me'
@@ -76,22 +76,24 @@ function lastListings(): (maker: ItemMaker, rows: Int32Array) => StoreListing[] 
 const find = (maker: ItemMaker) => (key: string) => maker.index().find(key)
 
 /** All stores, which of them sell something, and which sell what I sell. */
-export function storeListMethods(engine: () => ItemEngine, source: StoreSource, own: OwnSource) {
+export function storeListMethods(through: Through, source: StoreSource, own: OwnSource) {
   return {
     async stores(): Promise<StoreList> {
       return (await source.known()).stores.list
     },
 
-    /** Of each store how many of its listings are of items that a query of Finds leaves. */
+    /** Of each store how many of its listings are of items that a query of Finds leaves; those that do not count are none. */
     async storesSelling(_: CallContext, query: Query): Promise<Float64Array> {
       const { stores, maker } = await source.known()
-      const finder = new Finder(() => maker.catalog, engine().figures)
+      const engine = await through(query.lens)
+      const seen = await engine.maker
+      const finder = engine.newFinder()
       finder.ask({ ...emptyQuery, ...query }, [], query.own === 'any' ? null : await own.items())
       const counts = new Float64Array(stores.places.names.length)
       const { storeOf } = stores.places
       for (let row = 0; row < storeOf.length; row++) {
         const store = storeOf[row] as number
-        if (store >= 0 && finder.isFound(maker.catalog.itemOf[row] as number)) counts[store]!++
+        if (store >= 0 && seen.isCounted(row) && finder.isFound(maker.catalog.itemOf[row] as number)) counts[store]!++
       }
       return counts
     },

@@ -22,7 +22,7 @@ export interface QueueShown {
 const mostQueued = 200
 
 /** What Supply asks. */
-export function supplyMethods(engine: () => ItemEngine) {
+export function supplyMethods(engine: () => ItemEngine, lastAsked: () => Promise<ItemEngine>) {
   return {
     /** Items whose offers are to be judged, those first of which a right match is worth most. */
     async matchQueue(_: CallContext, scope: ItemScope, shown: QueueShown): Promise<QueuedRow[]> {
@@ -36,7 +36,7 @@ export function supplyMethods(engine: () => ItemEngine) {
         const key = maker.keyAt(place)
         return !shown.judged && (offers[key] !== undefined || Object.keys(judged[key] ?? {}).length > 0)
       }
-      const queue = matchQueue(figures, await placesOfScope(engine(), scope), { skip, most: mostQueued })
+      const queue = matchQueue(figures, await placesOfScope(engine(), scope, lastAsked), { skip, most: mostQueued })
       return queue.map(({ place, worth }) => ({ row: findRow(maker.at(place, false)), worth }))
     },
 

@@ -26,11 +26,17 @@ export const useQuery = defineStore('query', () => {
 
   /** A Cut is run: its limits hold, and what it finds is kept beside what it found on the data before. */
   async function use(cut: Cut): Promise<void> {
-    question.replace(cut.query)
+    question.replace(queryOf(cut))
     if (workspace.version === 0 || writeLock.role === 'follower') return
-    const keys = await services.engine.call('keys', [plain(cut.query), [], mostKept])
+    const keys = await services.engine.call('keys', [plain(query.value), [], mostKept])
     await noteRun(cut, { data: workspace.ledger.map((e) => e.id).join(), at: services.now(), keys })
   }
+  /** A Cut keeps its lens; those that ship know no markets, and hold through whatever lens there is. */
+  const queryOf = ({ query: asked, ships }: Cut): Query => ({
+    ...emptyQuery,
+    ...asked,
+    ...(ships ? { lens: query.value.lens } : {}),
+  })
   const asText = computed(() => JSON.stringify({ ...emptyQuery, ...query.value }))
   return {
     ...question,
@@ -45,7 +51,8 @@ export const useQuery = defineStore('query', () => {
     ...book,
     keepCut: (name: string) => keepCut(name, query.value),
     use,
-    isUsed: (cut: Cut) => JSON.stringify({ ...emptyQuery, ...cut.query }) === asText.value,
+    queryOf,
+    isUsed: (cut: Cut) => JSON.stringify(queryOf(cut)) === asText.value,
   }
 })
 
@@ -63,8 +70,9 @@ function useQuestion() {
     const open = span === null || (span[0] === null && span[1] === null)
     change({ limits: open ? rest : { ...rest, [measure]: span } })
   }
-  /** Other limits altogether; what they do not speak of is open. */
-  const replace = (some: Partial<Query>) => void (query.value = plain({ ...emptyQuery, ...some }))
+  /** Other limits altogether; what they do not speak of is open, but for the lens, which stays. */
+  const replace = (some: Partial<Query>) =>
+    void (query.value = plain({ ...emptyQuery, lens: query.value.lens, ...some }))
   return { query, change, setLimit, replace, clear: () => replace({ sort: plain(ownSort) }) }
 }
 
@@ -94,7 +102,9 @@ function useAnswer(query: { value: Query }) {
   })
   // before anything is loaded nothing is asked: it is as soon as it is
   const askOnceLoaded = () => (workspace.version === 0 ? Promise.resolve() : ask())
-  watch([() => workspace.version, () => settings.value.columns], () => shownNow.forget(), { flush: 'sync' })
+  watch([() => workspace.version, () => query.value.lens, () => settings.value.columns], () => shownNow.forget(), {
+    flush: 'sync',
+  })
   watch(
     [() => query.value, shown, () => workspace.version, showDropped, () => sheaf.dropped.map((d) => d.key).join()],
     () => void askOnceLoaded(),

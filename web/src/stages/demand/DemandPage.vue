@@ -2,11 +2,13 @@
 import { NInput } from 'naive-ui'
 import { computed, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { useLens } from '@/shared/stores/lens'
 import { useRules } from '@/shared/stores/rules'
 import { useTrail } from '@/shared/stores/trail'
 import { useFollow } from '@/shared/use-follow'
 import { useKeys } from '@/shared/use-keys'
 import StageState from '@/shared/widgets/StageState.vue'
+import LensChoice from '@/shared/widgets/LensChoice.vue'
 import BranchTable from './BranchTable.vue'
 import CategoryIcicle from './CategoryIcicle.vue'
 import TermPanel from './TermPanel.vue'
@@ -17,6 +19,7 @@ import { useDemand } from './demand-store'
 import BareButton from '@/shared/widgets/BareButton.vue'
 
 const demand = useDemand()
+const lens = useLens()
 const rules = useRules()
 const trail = useTrail()
 const follow = useFollow()
@@ -84,6 +87,7 @@ useKeys('Demand', [
         <div class="panel top">
           <header class="row-gap">
             <h1>Demand</h1>
+            <LensChoice />
             <nav class="crumbs" aria-label="Branch">
               <BareButton
                 :type="demand.branch === '' ? 'default' : 'info'"
@@ -158,7 +162,7 @@ useKeys('Demand', [
           <p v-else class="none quiet">
             {{
               demand.field
-                ? 'No search terms are gathered: bring in a market’s search report, or scan its terms.'
+                ? `No search terms ${lens.told ? `of ${lens.markets.join(', ')} ` : ''}are gathered: bring in a market’s search report, or scan its terms.`
                 : 'Reading the terms …'
             }}
           </p>

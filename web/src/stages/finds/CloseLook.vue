@@ -2,6 +2,7 @@
 import { useTemplateRef } from 'vue'
 import { useServices } from '@/services/services'
 import { whatDoIMake } from '@/shared/answers'
+import { useLens } from '@/shared/stores/lens'
 import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useLatest } from '@/shared/use-latest'
@@ -11,6 +12,7 @@ import ItemSellers from './ItemSellers.vue'
 import ItemSelling from './ItemSelling.vue'
 import ItemSource from './ItemSource.vue'
 import ItemWords from './ItemWords.vue'
+import { plain } from '@/storage/plain'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import LookHead from './LookHead.vue'
 import WorthParts from './WorthParts.vue'
@@ -22,7 +24,10 @@ const services = useServices()
 const workspace = useWorkspace()
 const rules = useRules()
 const head = useTemplateRef('head')
-const item = useLatest([() => itemKey, () => workspace.version], () => services.engine.call('item', [itemKey]))
+const lens = useLens()
+const item = useLatest([() => itemKey, () => lens.markets, () => workspace.version], () =>
+  services.engine.call('seenItem', [itemKey, plain(lens.markets)]),
+)
 defineExpose({ focusReason: () => head.value?.focusReason() })
 </script>
 

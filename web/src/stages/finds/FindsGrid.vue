@@ -5,6 +5,7 @@ import type { Item } from '@sickle/core/catalog'
 import type { FindRow } from '@sickle/core/engine'
 import { useServices } from '@/services/services'
 import { currencySign } from '@/shared/format'
+import { plain } from '@/storage/plain'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
 import { useSettings } from '@/shared/stores/settings'
@@ -42,29 +43,27 @@ const {
   total: height,
   show,
 } = useTallList(box, () => ({ count: total.value, rowHeight: 60, extra: extra.value }), 44)
+const itemOf = (key: string) => services.engine.call('seenItem', [key, plain(query.query.lens)])
 async function unfold(key: string) {
   const next = new Map(unfolded.value)
   if (!next.delete(key)) {
-    const item = await services.engine.call('item', [key])
+    const item = await itemOf(key)
     if (item) next.set(key, item)
   }
   unfolded.value = next
 }
 // What is shown was worked out anew: it stays open with what it is now.
-watch(
-  () => workspace.version,
-  async () => {
-    const keys = [...unfolded.value.keys()]
-    const items = await Promise.all(keys.map((key) => services.engine.call('item', [key])))
-    const now = new Map(unfolded.value)
-    keys.forEach((key, i) => {
-      const item = items[i]
-      if (!item) now.delete(key)
-      else if (now.has(key)) now.set(key, item)
-    })
-    unfolded.value = now
-  },
-)
+watch([() => workspace.version, () => query.query.lens], async () => {
+  const keys = [...unfolded.value.keys()]
+  const items = await Promise.all(keys.map(itemOf))
+  const now = new Map(unfolded.value)
+  keys.forEach((key, i) => {
+    const item = items[i]
+    if (!item) now.delete(key)
+    else if (now.has(key)) now.set(key, item)
+  })
+  unfolded.value = now
+})
 /** What is pointed at, larger. */
 const peek = ref<{ row: FindRow; top: number; left: number } | null>(null)
 function point(row: FindRow | null, event: MouseEvent) {

@@ -16,6 +16,7 @@ import LimitChips from './LimitChips.vue'
 import TheComb from './TheComb.vue'
 import { useDecide } from '@/shared/use-decide'
 import BareButton from '@/shared/widgets/BareButton.vue'
+import LensChoice from '@/shared/widgets/LensChoice.vue'
 import HouseSelect from '@/shared/widgets/HouseSelect.vue'
 import { plain } from '@/storage/plain'
 
@@ -83,6 +84,7 @@ useKeys(
         <span class="quiet" role="status"
           ><b>{{ count(query.answer?.matching ?? 0) }}</b> of {{ count(query.answer?.total ?? 0) }} items</span
         >
+        <LensChoice />
         <NInput
           ref="search"
           :value="query.query.words"
@@ -105,7 +107,7 @@ useKeys(
         >
         <ExportFinds />
         <span class="sort small quiet"
-          >Sorted by
+          ><span class="of">Sorted by</span>
           <HouseSelect
             filterable
             size="tiny"
@@ -190,6 +192,9 @@ header {
 }
 .by {
   width: 130px;
+}
+.looking .of {
+  display: none;
 }
 .look {
   border-left: 1px solid var(--line);

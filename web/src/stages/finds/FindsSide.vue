@@ -24,8 +24,8 @@ const sold = [
 const workspace = useWorkspace()
 const services = useServices()
 const follow = useFollow()
-const counts = useLatest([() => query.cuts, () => workspace.version], () =>
-  services.engine.call('counts', [query.cuts.map((c) => plain(c.query)), []]),
+const counts = useLatest([() => query.cuts, () => query.query.lens, () => workspace.version], () =>
+  services.engine.call('counts', [query.cuts.map((c) => plain(query.queryOf(c))), []]),
 )
 // the rows of the finds are wanted first
 const areRowsPainted = useAfterPaint(() => query.rows.size > 0 || query.answer !== null)

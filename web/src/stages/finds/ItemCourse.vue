@@ -3,6 +3,8 @@ import { computed } from 'vue'
 import { isSeason, stageRules } from '@sickle/core/demand'
 import type { Item } from '@sickle/core/catalog'
 import { useServices } from '@/services/services'
+import { useLens } from '@/shared/stores/lens'
+import { plain } from '@/storage/plain'
 import { howItChanges, monthNames, weekdayNames, whenInTheMonth, whenItSells, willItLast } from '@/shared/answers'
 import { useLatest } from '@/shared/use-latest'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
@@ -11,7 +13,8 @@ import IndexBars from '@/shared/charts/IndexBars.vue'
 /** Will it last, and when does it sell: the course of an item's sales, worked out when it is looked at. */
 const { item } = defineProps<{ item: Item }>()
 const services = useServices()
-const course = useLatest([() => item], () => services.engine.call('course', [item.key]))
+const lens = useLens()
+const course = useLatest([() => item], () => services.engine.call('course', [item.key, plain(lens.markets)]))
 const known = computed(() => (course.value && item.series ? { course: course.value, series: item.series } : null))
 const weekdays = computed(() =>
   (course.value?.weekdays ?? []).map((d) => ({

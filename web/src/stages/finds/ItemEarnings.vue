@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Item } from '@sickle/core/catalog'
 import type { ClipRules } from '@sickle/core/social'
 import { useServices } from '@/services/services'
+import { useLens } from '@/shared/stores/lens'
 import { besideSelling, wageTold, whatWouldIEarn } from '@/shared/earn-words'
 import { money, percent } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
@@ -16,10 +17,13 @@ import { plain } from '@/storage/plain'
 /** What would I earn by clips about it? Over creators, with what I count of making one; nothing where clips play no part. */
 const { item } = defineProps<{ item: Item }>()
 const services = useServices()
+const lens = useLens()
 const settings = useSettings()
 const home = useRules()
 const rules = computed(() => settings.value.clips)
-const earnings = useLatest([() => item, rules], () => services.engine.call('earnings', [item.key, plain(rules.value)]))
+const earnings = useLatest([() => item, rules], () =>
+  services.engine.call('earnings', [item.key, plain(rules.value), plain(lens.markets)]),
+)
 const isSocial = computed(() => earnings.value !== null || item.commission !== null)
 const change = (some: Partial<ClipRules>) => settings.change({ clips: { ...rules.value, ...some } })
 const beside = computed(() => (earnings.value ? besideSelling(earnings.value, item, home.home) : ''))

@@ -2,6 +2,8 @@
 import { computed, ref } from 'vue'
 import type { Item } from '@sickle/core/catalog'
 import { useServices } from '@/services/services'
+import { useLens } from '@/shared/stores/lens'
+import { plain } from '@/storage/plain'
 import { whichOptions } from '@/shared/answers'
 import IntervalMark from '@/shared/charts/IntervalMark.vue'
 import { signedPercent } from '@/shared/format'
@@ -13,7 +15,8 @@ import PlainTable from '@/shared/widgets/PlainTable.vue'
 /** What sellers of the category choose, and what of it goes with selling. */
 const { item } = defineProps<{ item: Item }>()
 const services = useServices()
-const lifts = useLatest([() => item], () => services.engine.call('options', [item.key]))
+const lens = useLens()
+const lifts = useLatest([() => item], () => services.engine.call('options', [item.key, plain(lens.markets)]))
 const all = ref(false)
 const sorted = computed(() =>
   [...(lifts.value ?? [])].sort(

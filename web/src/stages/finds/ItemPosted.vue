@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { Item } from '@sickle/core/catalog'
 import { useServices } from '@/services/services'
+import { useLens } from '@/shared/stores/lens'
+import { plain } from '@/storage/plain'
 import { whatIsPosted } from '@/shared/answers'
 import { amount, count, currencySign, day } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
@@ -10,8 +12,9 @@ import PlainTable from '@/shared/widgets/PlainTable.vue'
 
 const { item } = defineProps<{ item: Item }>()
 const services = useServices()
+const lens = useLens()
 const rules = useRules()
-const posted = useLatest([() => item], () => services.engine.call('posted', [item.key]))
+const posted = useLatest([() => item], () => services.engine.call('posted', [item.key, plain(lens.markets)]))
 </script>
 
 <template>

@@ -4,6 +4,8 @@ import { computed, useTemplateRef } from 'vue'
 import { comparable, type Item } from '@sickle/core/catalog'
 import { priceSpread } from '@sickle/core/room'
 import { useServices } from '@/services/services'
+import { useLens } from '@/shared/stores/lens'
+import { plain } from '@/storage/plain'
 import { howPriceTells, whatDoesItSellFor } from '@/shared/answers'
 import ChartTable from '@/shared/charts/ChartTable.vue'
 import { priceBars } from '@/shared/charts/price-bars'
@@ -14,7 +16,8 @@ import GradeMark from '@/shared/widgets/GradeMark.vue'
 /** What is asked and what buyers pay, delivery included. */
 const { item, home } = defineProps<{ item: Item; home: string }>()
 const services = useServices()
-const response = useLatest([() => item], () => services.engine.call('response', [item.key]))
+const lens = useLens()
+const response = useLatest([() => item], () => services.engine.call('response', [item.key, plain(lens.markets)]))
 const box = useTemplateRef('box')
 const { width } = useElementSize(box)
 const height = 66

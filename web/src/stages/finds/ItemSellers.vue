@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { Item } from '@sickle/core/catalog'
 import { useServices } from '@/services/services'
+import { useLens } from '@/shared/stores/lens'
+import { plain } from '@/storage/plain'
 import { whoSellsIt } from '@/shared/answers'
 import { useRules } from '@/shared/stores/rules'
 import { useTrail } from '@/shared/stores/trail'
@@ -12,10 +14,11 @@ import SellerList from './SellerList.vue'
 /** Who sells an item; from any of them on to all that store sells. */
 const { item, full = false } = defineProps<{ item: Item; full?: boolean }>()
 const services = useServices()
+const lens = useLens()
 const rules = useRules()
 const trail = useTrail()
 const follow = useFollow()
-const sellers = useLatest([() => item], () => services.engine.call('sellers', [item.key]))
+const sellers = useLatest([() => item], () => services.engine.call('sellers', [item.key, plain(lens.markets)]))
 
 /** Both the item and its seller are stops of the Trail. */
 async function toStore(market: string, store: string) {

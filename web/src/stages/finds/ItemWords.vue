@@ -6,6 +6,8 @@ import type { Item } from '@sickle/core/catalog'
 import { listingLimits } from '@sickle/core/launch'
 import { titleRuns } from '@sickle/core/words'
 import { useServices } from '@/services/services'
+import { useLens } from '@/shared/stores/lens'
+import { plain } from '@/storage/plain'
 import { whichWords } from '@/shared/answers'
 import { count, decimal, percent } from '@/shared/format'
 import { useLatest } from '@/shared/use-latest'
@@ -15,9 +17,10 @@ import PlainTable from '@/shared/widgets/PlainTable.vue'
 /** Words that sell and words that do not in the item's category; those that its own titles use are marked. */
 const { item } = defineProps<{ item: Item }>()
 const services = useServices()
-const words = useLatest([() => item], () => services.engine.call('words', [item.key]))
+const lens = useLens()
+const words = useLatest([() => item], () => services.engine.call('words', [item.key, plain(lens.markets)]))
 const limit = listingLimits.title
-const cover = useLatest([() => item], () => services.engine.call('titleFor', [item.key, limit]))
+const cover = useLatest([() => item], () => services.engine.call('titleFor', [item.key, limit, plain(lens.markets)]))
 const { copy, copied } = useClipboard()
 const own = computed(() => new Set(item.listings.flatMap((l) => titleRuns(l.title).map((r) => r.stems))))
 const lists = computed(() =>

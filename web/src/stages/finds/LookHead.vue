@@ -4,6 +4,7 @@ import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { addressOf, type Item } from '@sickle/core/catalog'
 import { shownGtin } from '@sickle/core/identity'
 import { plural } from '@/shared/format'
+import { useLens } from '@/shared/stores/lens'
 import { ownWayWords, useOwn } from '@/shared/stores/own'
 import { useSheaf } from '@/shared/stores/sheaf'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
@@ -15,8 +16,11 @@ import BareButton from '@/shared/widgets/BareButton.vue'
 const { item, large = false } = defineProps<{ item: Item; large?: boolean }>()
 defineEmits<{ margin: []; close: []; full: [] }>()
 const sheaf = useSheaf()
+const lens = useLens()
 const own = useOwn()
 const mine = computed(() => own.of(item.key))
+/** through a lens: whether anything of it counts */
+const isSeen = computed(() => item.markets.every((m) => lens.markets.includes(m)))
 const decide = useDecide(() => item.key)
 const reasonBox = useTemplateRef('reasonBox')
 const reason = ref('')
@@ -41,6 +45,7 @@ defineExpose({ focusReason, decide })
       <component :is="large ? 'h1' : 'h2'">{{ item.title }}</component>
       <p class="small quiet">
         {{ plural(item.listings.length, 'listing') }} on {{ item.markets.join(', ')
+        }}{{ lens.told ? (isSeen ? ', of which figures here are alone' : ', none of which counts') : ''
         }}{{ item.gtin ? ` · barcode ${shownGtin(item.gtin)}` : ''
         }}{{ large && item.category ? ` · ${item.category}` : '' }}
         <ListingLink :address="addressOf(item)" :title="item.title" words="Open its listing" />

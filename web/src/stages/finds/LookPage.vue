@@ -5,10 +5,12 @@ import { useRoute, useRouter } from 'vue-router'
 import { useServices } from '@/services/services'
 import { whatDoIMake } from '@/shared/answers'
 import { percent } from '@/shared/format'
+import { useLens } from '@/shared/stores/lens'
 import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
 import { useLatest } from '@/shared/use-latest'
+import { plain } from '@/storage/plain'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
 import ItemAllowed from './ItemAllowed.vue'
 import ItemCourse from './ItemCourse.vue'
@@ -37,8 +39,9 @@ const rules = useRules()
 const head = useTemplateRef('head')
 const sellers = useTemplateRef('sellers')
 const key = computed(() => [route.params.key].flat().join('/'))
-const item = useLatest([key, () => workspace.version], async () =>
-  workspace.version === 0 ? null : services.engine.call('item', [key.value]),
+const lens = useLens()
+const item = useLatest([key, () => lens.markets, () => workspace.version], async () =>
+  workspace.version === 0 ? null : services.engine.call('seenItem', [key.value, plain(lens.markets)]),
 )
 const back = () => void router.push('/finds')
 const toMargin = () => void router.push(`/margin/${encodeURIComponent(key.value)}`)

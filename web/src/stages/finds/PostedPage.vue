@@ -4,6 +4,7 @@ import { computed, shallowRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { allClips, type ClipFigure, type ClipQuery } from '@sickle/core/social'
 import { useServices } from '@/services/services'
+import { useLens } from '@/shared/stores/lens'
 import { count, plural } from '@/shared/format'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
@@ -19,6 +20,7 @@ import PostedTable from './PostedTable.vue'
 
 /** What is posted: clips and lives about an item, about what a store sells, or all, to sort and to limit, and what goes with selling. */
 const services = useServices()
+const lens = useLens()
 const workspace = useWorkspace()
 const route = useRoute()
 const router = useRouter()
@@ -32,7 +34,9 @@ const about = computed(() => text(route.query.label) || (scope.value.of === 'sto
 const query = shallowRef<ClipQuery>(allClips)
 const change = (some: Partial<ClipQuery>) => void (query.value = { ...query.value, ...some })
 const found = useLatest([scope, query, () => workspace.version], async () =>
-  workspace.version === 0 ? null : services.engine.call('clips', [plain(scope.value), plain(query.value)]),
+  workspace.version === 0
+    ? null
+    : services.engine.call('clips', [plain(scope.value), plain(query.value), plain(lens.markets)]),
 )
 function sortBy(by: ClipFigure) {
   change({ by, descending: query.value.by === by ? !query.value.descending : true })

@@ -12,6 +12,7 @@ import { useKeys } from '@/shared/use-keys'
 import { useLatest } from '@/shared/use-latest'
 import BareButton from '@/shared/widgets/BareButton.vue'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
+import LensChoice from '@/shared/widgets/LensChoice.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'
 import PasteOwn from './PasteOwn.vue'
 import RivalsHead from './RivalsHead.vue'
@@ -31,7 +32,7 @@ const found = useLatest([() => workspace.version, () => own.hasCatalogue], async
 )
 const most = ref(60)
 const rows = computed(() => {
-  const all = found.value?.stores ?? []
+  const all = (found.value?.stores ?? []).filter((a) => rivals.finder?.isCounted(a.store) ?? true)
   return all.slice(0, most.value).flatMap((a) => {
     const name = rivals.nameAt(a.store)
     return name ? [{ ...a, ...name }] : []
@@ -52,6 +53,7 @@ useKeys('Most like me', [{ key: 'escape', label: 'Back to all stores', run: () =
           >{{ count(own.counts.met) }} of {{ plural(own.counts.goods, 'thing') }} I sell
           {{ own.counts.met === 1 ? 'is' : 'are' }} sold by others too</span
         >
+        <LensChoice />
         <span class="push row-gap">
           <PasteOwn />
           <NButton size="small" :disabled="names.length === 0" @click="poolFirst">First ten into the pool</NButton>

@@ -9,6 +9,7 @@ import { useFollow } from '@/shared/use-follow'
 import { useKeys } from '@/shared/use-keys'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
 import StageState from '@/shared/widgets/StageState.vue'
+import LensChoice from '@/shared/widgets/LensChoice.vue'
 import NumberField from '@/shared/widgets/NumberField.vue'
 import PasteNames from './PasteNames.vue'
 import RivalsHead from './RivalsHead.vue'
@@ -74,9 +75,10 @@ useKeys('Rivals', [{ key: '/', label: 'Search by name', run: () => search.value?
       <template v-else>
         <RivalsHead>
           <span role="status" class="quiet"
-            ><b>{{ count(rivals.found.length) }}</b> of {{ count(rivals.list.count) }} stores,
+            ><b>{{ count(rivals.found.length) }}</b> of {{ count(rivals.finder?.count ?? 0) }} stores,
             <b>{{ count(rivals.meeting) }}</b> worth a study</span
           >
+          <LensChoice />
           <NInput
             ref="search"
             class="search"

@@ -12,6 +12,7 @@ import {
   type StoreQuery,
 } from '@sickle/core/stores'
 import { useServices } from '@/services/services'
+import { useLens } from '@/shared/stores/lens'
 import { useStoreCuts } from '@/shared/stores/store-cuts'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useWriteLock } from '@/shared/stores/write-lock'
@@ -54,6 +55,7 @@ export const useRivals = defineStore('rivals', () => {
   }
   return {
     ...question,
+    finder,
     ...answered,
     ...chosen,
     use,
@@ -71,18 +73,19 @@ export const useRivals = defineStore('rivals', () => {
 function useStoreAnswer({ query, selling }: Pick<ReturnType<typeof useStoreQuestion>, 'query' | 'selling'>) {
   const services = useServices()
   const workspace = useWorkspace()
+  const lens = useLens()
   const version = () => workspace.version
   const isLoaded = () => workspace.version > 0
   const list = useLatest([version], async () => (isLoaded() ? services.engine.call('stores', []) : null))
   const counts = useLatest(
-    [selling, version],
+    [selling, () => lens.markets, version],
     async () =>
       selling.value !== null && isLoaded()
-        ? services.engine.call('storesSelling', [plain({ ...emptyQuery, ...selling.value.of })])
+        ? services.engine.call('storesSelling', [plain({ ...emptyQuery, ...selling.value.of, lens: lens.markets })])
         : null,
     { isClearedFirst: true },
   )
-  const finder = computed(() => (list.value ? new StoreFinder(list.value) : null))
+  const finder = computed(() => (list.value ? new StoreFinder(list.value, lens.markets) : null))
   const ask = (some: StoreQuery) =>
     // counts of another list speak of other stores
     finder.value && (selling.value === null || counts.value?.length === finder.value.list.count)
