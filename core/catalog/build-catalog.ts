@@ -52,7 +52,12 @@ export async function buildCatalog(
   const seasons = categorySeasons(mergeTerms(captures))
   const life = await itemLives({ listings, sales, starts, members }, seasons, (done) => step(0.7 + 0.2 * done))
   const joined = { listings, itemOf, items: starts.length - 1 }
-  const reach = await itemReach(captures, joined, { avoid: said.avoid, onProgress: (done) => step(0.9 + 0.06 * done) })
+  const ends = windowEnds(listings, sales)
+  const reach = await itemReach(captures, joined, {
+    avoid: said.avoid,
+    windowEnds: ends,
+    onProgress: (done) => step(0.9 + 0.06 * done),
+  })
   const unpublished = await unpublishedUnits({ listings, sales }, numbered, (done) => step(0.96 + 0.04 * done))
   return {
     listings,
@@ -67,7 +72,7 @@ export async function buildCatalog(
     life,
     reach,
     unpublished,
-    windowEnds: windowEnds(listings, sales),
+    windowEnds: ends,
     offers: mergeOffers(captures),
   }
 }

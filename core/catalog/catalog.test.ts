@@ -284,6 +284,7 @@ test('what stores, competing offers, clips and advertisements say of an item; wh
     competingOffers: null,
     clipCreators: null,
     clipCommission: null,
+    clips: { clips30: null, clipUnits30: null, liveUnits30: null, unpaidRatio: null, joined28: null },
     oneItemStores: 0,
     smallStores: 1,
     channels: [],

@@ -11,6 +11,7 @@ import {
   type Column,
   type Table,
 } from '../tables'
+import { ClipsOfItem, type ClipReach } from './clips-of-item'
 import { ListingIndex } from './find-listing'
 import type { AvoidLine, ListingStatus } from '../clear'
 import { itemClearing } from './item-clearing'
@@ -24,6 +25,8 @@ export interface Reach {
   clipCreators: number | null
   /** highest commission that its clips name, 0–1 */
   clipCommission: number | null
+  /** what its clips and lives come to */
+  clips: ClipReach
   /** stores that list it and nothing else; null where no listing names its store */
   oneItemStores: number | null
   /** stores that list no more than `fewItems`, those with one item among them; null where no listing names its store */
@@ -34,10 +37,18 @@ export interface Reach {
   clearing: ListingStatus | null
 }
 
+const clipColumns = {
+  clips30: 'number',
+  clipUnits30: 'number',
+  liveUnits30: 'number',
+  unpaidRatio: 'number',
+  joined28: 'number',
+} as const
 const codec = recordCodec({
   competingOffers: 'number',
   clipCreators: 'number',
   clipCommission: 'number',
+  ...clipColumns,
   oneItemStores: 'number',
   smallStores: 'number',
   channels: 'words',
@@ -58,17 +69,24 @@ export interface ReachOptions {
   onProgress?: (done: number) => Promise<void>
   /** what the seller will not list */
   avoid?: readonly AvoidLine[]
+  /** market → the last day its figures speak of; by default the day a record was captured */
+  windowEnds?: Record<string, number>
 }
 
 /** Reach of every item, one row an item. Records that name no gathered listing are passed over. */
 export async function itemReach(
   captures: readonly Capture[],
   joined: Joined,
-  { index = () => new ListingIndex(joined.listings), onProgress = async () => {}, avoid = [] }: ReachOptions = {},
+  {
+    index = () => new ListingIndex(joined.listings),
+    onProgress = async () => {},
+    avoid = [],
+    windowEnds = {},
+  }: ReachOptions = {},
 ): Promise<Table> {
   await onProgress(0)
   const stores = storesBySize(joined)
-  const met = metRecords(captures, joined, index)
+  const met = metRecords(captures, joined, { index, windowEnds })
   const clearing = await itemClearing(captures, avoid, joined)
   const columns: Record<string, Column> = {
     oneItemStores: { type: 'number', values: stores.one },
@@ -79,13 +97,14 @@ export async function itemReach(
   const places = [...met.keys()].sort((a, b) => a - b)
   const builder = new TableBuilder(codec.columns)
   for (const item of places) {
-    const { sellers, creators, channels, commission } = met.get(item) as Met
+    const { sellers, creators, channels, commission, clips } = met.get(item) as Met
     const size = (set: Set<string>) => (set.size > 0 ? set.size : null)
     builder.add(
       codec.pack({
         competingOffers: size(sellers),
         clipCreators: size(creators),
         clipCommission: commission,
+        ...clips.reach(),
         channels: [...channels].sort(),
       }),
     )
@@ -99,7 +118,8 @@ export async function itemReach(
 
 /** The reach of one item as kept in the table. */
 export function reachAt(table: Table, item: number): Reach {
-  return codec.at(table, item) as Reach
+  const { clips30, clipUnits30, liveUnits30, unpaidRatio, joined28, ...reach } = codec.at(table, item)
+  return { ...reach, clips: { clips30, clipUnits30, liveUnits30, unpaidRatio, joined28 } } as Reach
 }
 
 /** items that a small shop lists at most, as far as they are gathered; common practice, no source */
@@ -135,8 +155,17 @@ interface Met {
   sellers: Set<string>
   creators: Set<string>
   channels: Set<string>
+  clips: ClipsOfItem
   commission: number | null
 }
+
+const newlyMet = (): Met => ({
+  sellers: new Set(),
+  creators: new Set(),
+  channels: new Set(),
+  clips: new ClipsOfItem(),
+  commission: null,
+})
 
 const kinds = new Set<string>(['competing', 'clips', 'ads'])
 
@@ -144,29 +173,41 @@ const kinds = new Set<string>(['competing', 'clips', 'ads'])
 function metRecords(
   captures: readonly Capture[],
   { listings, itemOf }: Joined,
-  makeIndex: () => ListingIndex,
+  { index: makeIndex, windowEnds }: Pick<Required<ReachOptions>, 'index' | 'windowEnds'>,
 ): Map<number, Met> {
   const met = new Map<number, Met>()
-  const records = captures.filter((c) => kinds.has(c.kind) && c.table.rows > 0)
+  const records = captures
+    .filter((c) => kinds.has(c.kind) && c.table.rows > 0)
+    .sort((a, b) => a.capturedOn - b.capturedOn)
   if (records.length === 0) return met
   const index = makeIndex()
   const byGtin = itemsByGtin(listings, itemOf)
-  for (const { kind, table } of records) {
+  for (const { id: capture, kind, table, capturedOn } of records) {
     const text = (name: string) => textColumn(table, name)
     const [market, id, gtin] = [text('market'), text('id'), text('gtin')]
     const who = text(kind === 'competing' ? 'store' : kind === 'clips' ? 'creator' : 'channel')
     const commission = numbers(table, 'commission')
+    const [clip, sort, paid] = [text('clip'), text('sort'), text('paid')]
+    const [day, units] = [numbers(table, 'day'), numbers(table, 'units')]
     for (let row = 0; row < table.rows; row++) {
       const listing = index.find(listingKey(textAt(market, row), textAt(id, row)))
       const item = listing === null ? byGtin.get(textAt(gtin, row) ?? '') : itemOf[listing]
       const name = textAt(who, row)
       if (item === undefined || item < 0 || name === null) continue
-      const found = met.get(item) ?? { sellers: new Set(), creators: new Set(), channels: new Set(), commission: null }
+      const found = met.get(item) ?? newlyMet()
       met.set(item, found)
       if (kind === 'competing') found.sellers.add(`${textAt(market, row) ?? '?'}/${name}`)
       else if (kind === 'ads') found.channels.add(name.replaceAll('|', ' '))
       else {
         found.creators.add(name)
+        found.clips.add(`${textAt(market, row) ?? '?'}/${textAt(clip, row) ?? `${capture} ${row}`}`, {
+          creator: name,
+          sort: textAt(sort, row),
+          paid: textAt(paid, row),
+          day: numberAt(day, row),
+          units: numberAt(units, row),
+          end: windowEnds[textAt(market, row) ?? '?'] ?? capturedOn,
+        })
         const rate = numberAt(commission, row)
         if (rate !== null) found.commission = Math.max(found.commission ?? 0, rate)
       }

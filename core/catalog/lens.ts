@@ -72,7 +72,7 @@ function wholeItems({ starts }: Catalog, counted: Int32Array): Int32Array {
 
 /** What may be listed is said of the goods, not of a market's listings of them: that stays. */
 async function reachOn(
-  { listings, starts, reach }: Catalog,
+  { listings, starts, reach, windowEnds }: Catalog,
   itemOf: Int32Array,
   captures: readonly Capture[],
   wanted: ReadonlySet<string>,
@@ -80,6 +80,7 @@ async function reachOn(
   const { rows, columns } = await itemReach(
     captures.filter((c) => c.kind !== 'restricted').map((c) => ({ ...c, table: rowsOn(c.table, wanted) })),
     { listings, itemOf, items: starts.length - 1 },
+    { windowEnds },
   )
   const { clearing } = reach.columns
   return { rows, columns: clearing ? { ...columns, clearing } : columns }

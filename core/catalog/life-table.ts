@@ -9,6 +9,8 @@ const codec = recordCodec({
   growthLow: 'number',
   growthHigh: 'number',
   growthSeasonless: 'number',
+  growth90: 'number',
+  growth180: 'number',
   units28: 'number',
   units28Before: 'number',
   compared: 'number',

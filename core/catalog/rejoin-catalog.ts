@@ -43,6 +43,7 @@ export async function rejoinCatalog(
   const joined = { listings, itemOf, items: starts.length - 1 }
   const reach = await itemReach(others, joined, {
     index,
+    windowEnds: before.windowEnds,
     avoid: said.avoid,
     onProgress: (done) => step(0.3 + 0.2 * done),
   })

@@ -61,7 +61,9 @@ export async function renewCatalog(
   const { starts, members } = membersOf(itemOf)
   const seasons = gathered.kinds.has('terms') ? categorySeasons(mergeTerms(gathered.others)) : before.seasons
   const joined = { listings: next.listings, itemOf, items: starts.length - 1 }
+  const ends = windowEnds(next.listings, next.sales)
   const reach = await itemReach(gathered.others, joined, {
+    windowEnds: ends,
     index,
     avoid: said.avoid,
     onProgress: (done) => step(0.7 + 0.1 * done),
@@ -78,7 +80,7 @@ export async function renewCatalog(
     members,
     seasons,
     reach,
-    windowEnds: windowEnds(next.listings, next.sales),
+    windowEnds: ends,
     offers: gathered.kinds.has('offers') ? mergeOffers(gathered.others) : before.offers,
   }
   const same = sameItems(before, bare, next)

@@ -23,6 +23,9 @@ export interface StageOfLife {
   growthHigh: number | null
   /** the same with the category's season taken out; null where none is known */
   growthSeasonless: number | null
+  /** last 90 days against the 90 before, and the same of 180, as sold; null where no listing knows both */
+  growth90: number | null
+  growth180: number | null
   /** units of those two windows, of the listings that know both; null where none does */
   units28: number | null
   units28Before: number | null
@@ -70,6 +73,8 @@ export function stageOfLife(
     growthLow: growth.low,
     growthHigh: growth.high,
     growthSeasonless: seasonless?.ratio ?? null,
+    growth90: plainGrowth(sales, 90, end),
+    growth180: plainGrowth(sales, 180, end),
     units28: pair.listings === 0 ? null : pair.later,
     units28Before: pair.listings === 0 ? null : pair.earlier,
     compared: pair.listings,
@@ -92,6 +97,12 @@ export function stageOfLife(
 function levelChangeOf(series: UnitSeries, weeks: Float64Array): number | null {
   const change = changeOf(series, weeks)
   return change === null || change.before === 0 ? null : change.after / change.before - 1
+}
+
+/** A window against the one before it, of the listings that know both. */
+function plainGrowth(sales: readonly UnitSeries[], days: number, end: number): number | null {
+  const { later, earlier, listings } = sameListings(sales, days, end)
+  return listings === 0 || earlier === 0 ? null : later / earlier - 1
 }
 
 const unknownGrowth: Growth = { ratio: null, low: null, high: null }

@@ -1,7 +1,7 @@
 import type { Catalog } from '../catalog'
 import { numbers, textColumn, type Table, type TextColumn } from '../tables'
 import { listingsAnswering } from './answering'
-import { facets, facetValues, type FacetName } from './facets'
+import { facets, facetValues, inFacetOrder, type FacetName } from './facets'
 import { isSameGoods, type OwnMatch } from '../own'
 import { firstInOrder, inOrder } from './in-order'
 import { measure, type Measure } from './measures'
@@ -274,7 +274,7 @@ export class Finder {
       if (met?.[code] === 0) return
       for (const v of facetValues(facet, words.at(code) ?? '')) counts.set(v, (counts.get(v) ?? 0) + n)
     })
-    return [...counts].map(([value, n]) => ({ value, count: n })).sort((a, b) => (a.value < b.value ? -1 : 1))
+    return [...counts].map(([value, n]) => ({ value, count: n })).sort(inFacetOrder(facet))
   }
 }
 

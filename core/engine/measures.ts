@@ -29,6 +29,19 @@ function markUp({ best, landedE4 }: Item): number | null {
   return best?.profitE4 == null || landedE4 === null || landedE4 <= 0 ? null : best.profitE4 / landedE4
 }
 
+/** Share of a window's units, 0–1: clips from before the window sell in it too, so that it is the least that they can be. */
+function soldBy({ units }: Item, sold: number | null): number | null {
+  return sold === null || !units ? null : Math.min(1, sold / units)
+}
+function clipsAlone({ reach }: Item): number | null {
+  const { clipUnits30, liveUnits30 } = reach.clips
+  return clipUnits30 === null ? null : clipUnits30 - (liveUnits30 ?? 0)
+}
+function shopShare(item: Item): number | null {
+  const shown = soldBy(item, item.reach.clips.clipUnits30)
+  return shown === null ? null : 1 - shown
+}
+
 /** Measures that are worked out of several figures. */
 const workedOut: readonly Measure[] = [
   {
@@ -161,6 +174,62 @@ const workedOut: readonly Measure[] = [
     format: 'percent',
     of: (i) => i.life?.growthSeasonless ?? null,
     scale: { from: -1, to: 1, kind: 'linear' },
+  },
+  {
+    name: 'growth90',
+    label: 'Growth, 90 d',
+    format: 'percent',
+    of: (i) => i.life?.growth90 ?? null,
+    scale: { from: -1, to: 1, kind: 'linear' },
+  },
+  {
+    name: 'growth180',
+    label: 'Growth, 180 d',
+    format: 'percent',
+    of: (i) => i.life?.growth180 ?? null,
+    scale: { from: -1, to: 1, kind: 'linear' },
+  },
+  {
+    name: 'clips',
+    label: 'Clips and lives, 30 d',
+    format: 'count',
+    of: (i) => i.reach.clips.clips30,
+    scale: { from: 1, to: 1000, kind: 'log' },
+  },
+  {
+    name: 'joined',
+    label: 'Creators joined, 28 d',
+    format: 'count',
+    of: (i) => i.reach.clips.joined28,
+    scale: { from: 1, to: 1000, kind: 'log' },
+  },
+  {
+    name: 'clipShare',
+    label: 'Sold by clips, at least',
+    format: 'percent',
+    of: (i) => soldBy(i, clipsAlone(i)),
+    scale: { from: 0, to: 1, kind: 'linear' },
+  },
+  {
+    name: 'liveShare',
+    label: 'Sold by lives, at least',
+    format: 'percent',
+    of: (i) => soldBy(i, i.reach.clips.liveUnits30),
+    scale: { from: 0, to: 1, kind: 'linear' },
+  },
+  {
+    name: 'shopShare',
+    label: 'Sold by the shop, at most',
+    format: 'percent',
+    of: (i) => shopShare(i),
+    scale: { from: 0, to: 1, kind: 'linear' },
+  },
+  {
+    name: 'unpaidShare',
+    label: 'Sold without paid reach',
+    format: 'percent',
+    of: (i) => i.reach.clips.unpaidRatio,
+    scale: { from: 0, to: 1, kind: 'linear' },
   },
   {
     name: 'levelChange',

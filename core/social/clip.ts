@@ -1,5 +1,6 @@
 import type { Capture } from '../records'
 import { rowReader } from '../tables'
+import { isLiveSort, isPaidWord } from './clip-words'
 
 /** A clip or a live, latest import of each. Money in E4 of the home currency. */
 export interface Clip {
@@ -25,13 +26,6 @@ export interface Clip {
 }
 
 type ToHome = (currency: string | null) => (e4: number | null) => number | null
-
-/** Is it a broadcast, by the word for its sort? */
-export const isLiveSort = (sort: string | null): boolean => /live|stream/i.test(sort ?? '')
-
-/** Was its reach paid for, by the word for it? null where it does not say. */
-export const isPaidWord = (paid: string | null): boolean | null =>
-  paid === null ? null : /^(?:y|t|1|paid|ja|oui|s[ií]|tak)/i.test(paid.trim())
 
 /** All clips of all captures; a later import replaces an earlier one of the same clip. What names no clip is one of its own. */
 export function mergeClips(captures: readonly Capture[], toHome: ToHome): Clip[] {

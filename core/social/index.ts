@@ -1,5 +1,6 @@
 export * from './posted-about'
 export * from './clip'
+export * from './clip-words'
 export * from './clip-outlook'
 export * from './item-outlook'
 export * from './clip-list'

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import { NButton, NInput } from 'naive-ui'
 import { ref } from 'vue'
+import type { Measure, Span } from '@sickle/core/engine'
 import { toProblem } from '../problem'
 import BareButton from './BareButton.vue'
 import HousePopover from './HousePopover.vue'
+import LimitFields from './LimitFields.vue'
 
 /** One limit that holds, in words, and how to lift it. */
 export interface LimitChip {
   label: string
   lift: () => void
+  /** a span that can be changed where it stands */
+  edit?: { measure: Measure; span: Span; set: (span: Span) => void }
 }
 
 /** The limits that hold, each to be lifted, and the way to keep them all as a Cut. */
@@ -33,15 +37,30 @@ async function keepNamed() {
 </script>
 
 <template>
-  <BareButton
-    v-for="c in chips"
-    :key="c.label"
-    type="info"
-    class="chip"
-    :title="`Lift the limit ${c.label}`"
-    @click="c.lift()"
-    >{{ c.label }} <span aria-hidden="true">×</span></BareButton
-  >
+  <span v-for="c in chips" :key="c.edit?.measure.name ?? c.label" class="chip">
+    <HousePopover v-if="c.edit" :label="`Limit of ${c.edit.measure.label}`">
+      <template #trigger>
+        <BareButton type="info" :title="`Change the limit ${c.label}`">{{ c.label }}</BareButton>
+      </template>
+      <template #default="{ close }">
+        <LimitFields
+          class="fields"
+          :measure="c.edit.measure"
+          :span="c.edit.span"
+          @set="(span) => (close(), c.edit?.set(span))"
+        />
+      </template>
+    </HousePopover>
+    <template v-else>{{ c.label }}</template>
+    <BareButton
+      type="info"
+      :aria-label="`Lift the limit ${c.label}`"
+      :title="`Lift the limit ${c.label}`"
+      @click="c.lift()"
+      >&nbsp;×</BareButton
+    >
+  </span>
+  <slot />
   <template v-if="limited">
     <BareButton type="info" class="link small" @click="$emit('clear')">Lift all limits</BareButton>
     <HousePopover v-model:show="naming" label="Keep as a Cut">
@@ -67,5 +86,10 @@ async function keepNamed() {
   background: var(--panel);
   border-radius: 12px;
   padding: 0 9px;
+  color: var(--slate);
+  white-space: nowrap;
+}
+.fields {
+  width: 190px;
 }
 </style>

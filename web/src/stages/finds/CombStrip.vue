@@ -8,7 +8,7 @@ import { spanWords, valueWords } from '@/shared/span-words'
 import ChartTable from '@/shared/charts/ChartTable.vue'
 import { stripPaths } from '@/shared/charts/strip-geometry'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
-import LimitFields from './LimitFields.vue'
+import LimitFields from '@/shared/widgets/LimitFields.vue'
 import BareButton from '@/shared/widgets/BareButton.vue'
 
 const { measure, strip, span, home } = defineProps<{

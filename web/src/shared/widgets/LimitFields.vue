@@ -3,8 +3,8 @@ import { NButton } from 'naive-ui'
 import { ref, useTemplateRef } from 'vue'
 import { limitSchema, type Measure, type Span } from '@sickle/core/engine'
 import { firstFault } from '@sickle/core/schema'
-import { valueWords } from '@/shared/span-words'
-import NumberField from '@/shared/widgets/NumberField.vue'
+import { valueWords } from '../span-words'
+import NumberField from './NumberField.vue'
 
 /** Both ends of a limit. They count when they are set together, by Enter or the button: what is half typed limits nothing. */
 const { measure, span } = defineProps<{ measure: Measure; span: Span | null }>()
