@@ -138,3 +138,14 @@ export async function fill(page: Page, label: string, text: string): Promise<voi
   await page.getByLabel(label, { exact: true }).fill(text)
   await page.getByLabel(label, { exact: true }).press('Enter')
 }
+
+/** Limits by a figure from a value on, through the field of another limit. */
+export async function limitBy(page: Page, figure: string, from: string, to = ''): Promise<void> {
+  await page.getByRole('button', { name: 'Another limit' }).click()
+  await page.getByRole('combobox', { name: 'Limit by' }).click()
+  await page.keyboard.type(figure)
+  await page.getByRole('option', { name: figure, exact: true }).click()
+  await page.getByRole('textbox', { name: `${figure} from` }).fill(from)
+  if (to !== '') await page.getByRole('textbox', { name: `${figure} to` }).fill(to)
+  await page.keyboard.press('Enter')
+}

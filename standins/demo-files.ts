@@ -2,6 +2,7 @@ import { isoDay } from '@sickle/core/identity'
 import { fernhand, gavelhop, loopreel, marrowgate, openstall } from './demo-listings'
 import { dayInWords, delimited, lastDay, type Row } from './demo-rows'
 import { blanksFile } from './demo-blanks'
+import { hitDays, hitsFile } from './demo-hits'
 import { adFile, clipFile } from './demo-social'
 import { termRows } from './demo-terms'
 import { feedbackOf, hidesSales } from './observables'
@@ -62,6 +63,11 @@ export function demoFiles(world: World = demoWorld()): DemoFile[] {
       market: 'Loopreel',
       currency: 'USD',
     }),
+    text('loopreel-hits.csv', 'Loopreel, sold most this month', hitsFile(world), {
+      market: 'Loopreel',
+      currency: 'USD',
+    }),
+    text('loopreel-hits-daily.csv', 'Loopreel, days of those', hitDays(world), { market: 'Loopreel', currency: 'USD' }),
     text('loopreel-clips.csv', 'Loopreel, clips and lives', clipFile(on('Loopreel'), world), {
       market: 'Loopreel',
       currency: 'USD',

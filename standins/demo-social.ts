@@ -1,11 +1,12 @@
 import { isoDay } from '@sickle/core/identity'
 import { delimited, type Row } from './demo-rows'
+import { hitClips } from './demo-hits'
 import { clipsOf, commissionOf, trueUnits } from './observables'
 import { chance } from './random'
 import type { World } from './world'
 import type { StandinListing } from './things'
 
-/** Clips and lives about listings of the social shop, those of the last 90 days. */
+/** Clips and lives about listings of the social shop and about its hits, those of the last 90 days. */
 export function clipFile(list: readonly StandinListing[], world: World): string {
   const head = [
     'Clip ID',
@@ -13,6 +14,8 @@ export function clipFile(list: readonly StandinListing[], world: World): string 
     'Caption',
     'Posted on',
     'Type',
+    'Hour posted',
+    'Length seconds',
     'Views',
     'Likes',
     'Comments',
@@ -22,21 +25,27 @@ export function clipFile(list: readonly StandinListing[], world: World): string 
     'Paid',
     'Listing ID',
   ]
-  const rows = list.flatMap((l) =>
-    clipsOf(l).map((c, i): Row => [
-      `${l.id}-${i}`,
+  const about = [
+    ...list.map((l) => ({ id: l.id, price: l.price, commission: commissionOf(l), clips: clipsOf(l) })),
+    ...hitClips(world),
+  ]
+  const rows = about.flatMap(({ id, price, commission, clips }) =>
+    clips.map((c, i): Row => [
+      `${id}-${i}`,
       c.creator,
       c.caption,
       isoDay(world.firstDay + world.days - 1 - c.daysAgo),
       c.isLive ? 'live' : 'clip',
+      c.hour,
+      c.length,
       c.views,
       Math.round(c.views * 0.04),
       Math.round(c.views * 0.003),
       c.units,
-      (c.units * l.price).toFixed(2),
-      `${(commissionOf(l) * 100).toFixed(0)}%`,
+      (c.units * price).toFixed(2),
+      `${(commission * 100).toFixed(0)}%`,
       c.isPaid ? 'yes' : 'no',
-      l.id,
+      id,
     ]),
   )
   return delimited([head, ...rows], ',')

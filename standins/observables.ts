@@ -1,3 +1,4 @@
+import { clipsAbout, type StandinClip } from './creators'
 import type { Seen, StockLook } from './makes/world-make'
 import { chance, type Chance } from './random'
 import type { World } from './world'
@@ -77,39 +78,15 @@ export function countryOf(store: string): string {
   return chance(seedOf(store) + 5).pick(['IE', 'IE', 'NL', 'PT', 'PL', 'DE'])
 }
 
-export interface StandinClip {
-  creator: string
-  caption: string
-  daysAgo: number
-  isLive: boolean
-  views: number
-  units: number
-  isPaid: boolean
-}
-
 /** A few clips about a listing; together they sold about a quarter of its units. */
 export function clipsOf(l: StandinListing): StandinClip[] {
-  const random = chance(Number(l.id) * 23 + 17)
-  const count = Math.min(9, random.poisson(0.4 + trueUnits(l, 90) / 60))
-  return Array.from({ length: count }, () => {
-    const units = random.poisson(trueUnits(l, 90) / (4 * count))
-    const name = random.pick(['sill', 'perch', 'rail', 'tern', 'moss', 'twine', 'quay'])
-    return {
-      creator: `@${name}_${random.pick(['and_pot', 'garden', 'diary', 'at_home', 'corner'])}${random.whole(1, 40)}`,
-      caption: random.pick([
-        'Put up in a minute',
-        'A week with it',
-        'What came to the window',
-        'Before and after',
-        'Is it worth it?',
-        'Live from the balcony',
-      ]),
-      daysAgo: random.whole(0, 89),
-      isLive: random.happens(0.15),
-      views: Math.round((units + 1) * random.between(60, 700)),
-      units,
-      isPaid: random.happens(0.3),
-    }
+  const sold = trueUnits(l, 90)
+  const seed = Number(l.id) * 23 + 17
+  return clipsAbout({
+    seed,
+    count: Math.min(9, chance(seed).poisson(0.4 + sold / 60)),
+    units: sold / 4,
+    topic: l.goods.archetype.category.split('/')[0] ?? '',
   })
 }
 

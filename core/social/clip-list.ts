@@ -1,5 +1,6 @@
 import type { Clip } from './clip'
 import { clipColumns, type ClipColumns } from './clip-columns'
+import { clipFigures, type ClipFigure, type ClipLimits } from './clip-figures'
 
 /** What is asked of clips. */
 export interface ClipQuery {
@@ -7,47 +8,27 @@ export interface ClipQuery {
   words: string
   sort: 'all' | 'clips' | 'lives'
   reach: 'all' | 'paid' | 'unpaid'
-  leastViews: number | null
-  leastUnits: number | null
-  /** posted within so many days up to the newest clip of the list */
-  lastDays: number | null
+  limits: ClipLimits
   by: ClipFigure
   descending: boolean
-}
-
-export type ClipFigure = 'day' | 'views' | 'likes' | 'comments' | 'units' | 'revenue' | 'perThousand'
-
-/** How each figure is called, and what it is of a clip; null where it is not known. Money in E4. */
-export const clipFigures: Record<ClipFigure, { label: string; of: (clip: Clip) => number | null }> = {
-  day: { label: 'Posted', of: (c) => c.day },
-  views: { label: 'Views', of: (c) => c.views },
-  likes: { label: 'Likes', of: (c) => c.likes },
-  comments: { label: 'Comments', of: (c) => c.comments },
-  units: { label: 'Units', of: (c) => c.units },
-  revenue: { label: 'Sales', of: (c) => c.revenueE4 },
-  perThousand: {
-    label: 'Per 1,000 views',
-    of: (c) => (c.revenueE4 === null || !c.views ? null : (1000 * c.revenueE4) / c.views),
-  },
 }
 
 export const allClips: ClipQuery = {
   words: '',
   sort: 'all',
   reach: 'all',
-  leastViews: null,
-  leastUnits: null,
-  lastDays: null,
+  limits: {},
   by: 'units',
   descending: true,
 }
 
 const fold = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
 
-/** Clips that can be asked again and again: what is searched in is made once, and each order is found once. */
+/** Clips that can be asked again and again: what is searched in, each figure and each order are made once. */
 export class ClipList {
   readonly columns: ClipColumns
   #texts: readonly string[] | null = null
+  readonly #figures = new Map<ClipFigure, Float64Array>()
   readonly #orders = new Map<string, Int32Array>()
   readonly #newest: number
 
@@ -60,42 +41,47 @@ export class ClipList {
     return this.columns.clips
   }
 
+  /** A figure of each clip, NaN where it is not known. */
+  figure(name: ClipFigure): Float64Array {
+    const { of } = clipFigures[name]
+    const known = this.#figures.get(name) ?? Float64Array.from(this.clips, (c) => of(c, this.#newest) ?? NaN)
+    this.#figures.set(name, known)
+    return known
+  }
+
   /** Places of the clips that pass, in their order; those of which the figure is not known come last whichever way. */
-  ask({ words, sort, reach, leastViews, leastUnits, lastDays, by, descending }: ClipQuery): Int32Array {
-    const { views, units, day, isLive, paid } = this.columns
+  ask({ words, sort, reach, limits, by, descending }: ClipQuery): Int32Array {
+    const { isLive, paid } = this.columns
+    const passes = new Uint8Array(this.clips.length).fill(1)
+    const keep = (test: (at: number) => boolean) => passes.forEach((p, at) => p === 1 && !test(at) && (passes[at] = 0))
+    if (sort !== 'all') keep((at) => isLive[at] === Number(sort === 'lives'))
+    if (reach !== 'all') keep((at) => paid[at] === Number(reach === 'paid'))
+    for (const [name, [low, high]] of Object.entries(limits)) {
+      const values = this.figure(name as ClipFigure)
+      keep((at) => (values[at] as number) >= (low ?? -Infinity) && (values[at] as number) <= (high ?? Infinity))
+    }
     const wanted = fold(words)
       .split(/\s+/)
       .filter((w) => w !== '')
-    const texts = wanted.length === 0 ? null : (this.#texts ??= this.clips.map((c) => fold(`${c.title} ${c.creator}`)))
-    const from = lastDays === null ? null : this.#newest - lastDays + 1
-    const [isSort, isReach] = [sort === 'lives' ? 1 : 0, reach === 'paid' ? 1 : 0]
-    // what is not known is not at least anything
-    const passes = (at: number): boolean =>
-      (sort === 'all' || isLive[at] === isSort) &&
-      (reach === 'all' || paid[at] === isReach) &&
-      (leastViews === null || (views[at] as number) >= leastViews) &&
-      (leastUnits === null || (units[at] as number) >= leastUnits) &&
-      (from === null || (day[at] as number) >= from) &&
-      (texts === null || wanted.every((w) => (texts[at] as string).includes(w)))
-    return this.#order(by, descending).filter(passes)
+    if (wanted.length > 0) {
+      const texts = (this.#texts ??= this.clips.map((c) => fold(`${c.title} ${c.creator}`)))
+      keep((at) => wanted.every((w) => (texts[at] as string).includes(w)))
+    }
+    return this.#order(by, descending).filter((at) => passes[at] === 1)
   }
 
   #order(by: ClipFigure, descending: boolean): Int32Array {
     const name = `${by} ${descending}`
-    const known = this.#orders.get(name) ?? this.#sorted(by, descending ? -1 : 1)
+    const known = this.#orders.get(name) ?? sortedBy(this.figure(by), descending ? -1 : 1)
     this.#orders.set(name, known)
     return known
   }
+}
 
-  #sorted(by: ClipFigure, way: 1 | -1): Int32Array {
-    const { of } = clipFigures[by]
-    const keys = Float64Array.from(this.clips, (c) => {
-      const value = of(c)
-      return value === null ? Infinity : way * value
-    })
-    return Int32Array.from(this.clips.keys()).sort((a, b) => {
-      const [x, y] = [keys[a] as number, keys[b] as number]
-      return x < y ? -1 : x > y ? 1 : a - b
-    })
-  }
+function sortedBy(values: Float64Array, way: 1 | -1): Int32Array {
+  const keys = values.map((v) => (Number.isNaN(v) ? Infinity : way * v))
+  return Int32Array.from(keys.keys()).sort((a, b) => {
+    const [x, y] = [keys[a] as number, keys[b] as number]
+    return x < y ? -1 : x > y ? 1 : a - b
+  })
 }

@@ -16,6 +16,11 @@ export interface Clip {
   views: number | null
   likes: number | null
   comments: number | null
+  shares: number | null
+  /** seconds */
+  length: number | null
+  /** of the day at which it was posted, 0 to 23, in the market's own time */
+  hour: number | null
   units: number | null
   revenueE4: number | null
   /** share of the price that its creator gets */
@@ -26,6 +31,9 @@ export interface Clip {
 }
 
 type ToHome = (currency: string | null) => (e4: number | null) => number | null
+
+/** What is no hour of a day is not known. */
+const hourOf = (hour: number | null) => (hour !== null && hour >= 0 && hour < 24 ? Math.floor(hour) : null)
 
 /** All clips of all captures; a later import replaces an earlier one of the same clip. What names no clip is one of its own. */
 export function mergeClips(captures: readonly Capture[], toHome: ToHome): Clip[] {
@@ -48,6 +56,9 @@ export function mergeClips(captures: readonly Capture[], toHome: ToHome): Clip[]
         views: number('views', row),
         likes: number('likes', row),
         comments: number('comments', row),
+        shares: number('shares', row),
+        length: number('length', row),
+        hour: hourOf(number('hour', row)),
         units: number('units', row),
         revenueE4: toHome(text('currency', row))(number('revenue', row)),
         commission: number('commission', row),

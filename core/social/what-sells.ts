@@ -1,38 +1,18 @@
 import { liftsOfCounts, type OptionLift } from '../demand'
+import { clipChoices } from './clip-choices'
 import type { ClipColumns } from './clip-columns'
 
-const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
-/** the first of January 1970 was a Thursday */
-const weekdayOf = (day: number) => (((day + 3) % 7) + 7) % 7
-
-/** A choice that every clip makes: its options, and which a clip chose; −1 where it is not known. */
-interface ClipChoice {
-  name: string
-  options: readonly string[]
-  of: (at: number) => number
-}
-
-function choicesOf({ isLive, paid, day, opening }: ClipColumns): ClipChoice[] {
-  return [
-    { name: 'Sort', options: ['clip', 'live'], of: (at) => isLive[at] as number },
-    { name: 'Reach', options: ['not paid', 'paid'], of: (at) => paid[at] as number },
-    { name: 'Day', options: weekdays, of: (at) => (Number.isNaN(day[at]) ? -1 : weekdayOf(day[at] as number)) },
-    {
-      name: 'Opening',
-      options: opening.words.map((w) => `“${w} …”`),
-      of: (at) => opening.codes[at] as number,
-    },
-  ]
-}
+/** fewer clips of an option are not compared: there are as many openings as clips */
+const least = 10
 
 /**
- * Which sorts, reach, weekdays and openings go with selling at least once, against the rest of each, with Newcombe's intervals; the false discovery
- * rate is held at 5 % over all. Clips that do not say what they sold are left out.
+ * Which sorts, reach, lengths, hours, weekdays and openings go with selling at least once, against the rest of each, with Newcombe's intervals; the false
+ * discovery rate is held at 5 % over all. Clips that do not say what they sold are left out.
  *
  * @param places clips of the columns that are compared; all of them without
  */
 export function whatSells(columns: ClipColumns, places: Iterable<number> = columns.clips.keys()): OptionLift[] {
-  const choices = choicesOf(columns)
+  const choices = clipChoices(columns)
   const [sold, of] = [0, 1].map(() => choices.map((c) => new Int32Array(c.options.length))) as [
     Int32Array[],
     Int32Array[],
@@ -41,7 +21,7 @@ export function whatSells(columns: ClipColumns, places: Iterable<number> = colum
     const units = columns.units[at] as number
     if (Number.isNaN(units)) continue
     for (let c = 0; c < choices.length; c++) {
-      const option = (choices[c] as ClipChoice).of(at)
+      const option = choices[c]?.codes[at] as number
       if (option < 0) continue
       ;(of[c] as Int32Array)[option] = ((of[c] as Int32Array)[option] as number) + 1
       if (units > 0) (sold[c] as Int32Array)[option] = ((sold[c] as Int32Array)[option] as number) + 1
@@ -49,15 +29,22 @@ export function whatSells(columns: ClipColumns, places: Iterable<number> = colum
   }
   return liftsOfCounts(
     new Map(
-      choices.map(({ name, options }, c) => [
-        name,
-        new Map(
-          options.flatMap((option, i) => {
-            const n = of[c]?.[i] ?? 0
-            return n === 0 ? [] : [[option, { sold: sold[c]?.[i] ?? 0, of: n }] as const]
-          }),
-        ),
-      ]),
+      choices.map(({ name, options }, c) => [name, countsOf(options, sold[c] as Int32Array, of[c] as Int32Array)]),
     ),
   )
 }
+
+/** Counts of each option; those of too few clips are one together, so that the rest of every other is whole. */
+function countsOf(options: readonly string[], sold: Int32Array, of: Int32Array) {
+  const counts = new Map<string, { sold: number; of: number }>()
+  const few = { sold: 0, of: 0 }
+  options.forEach((option, i) => {
+    const [s, n] = [sold[i] as number, of[i] as number]
+    if (n >= least) counts.set(option, { sold: s, of: n })
+    else Object.assign(few, { sold: few.sold + s, of: few.of + n })
+  })
+  return few.of === 0 ? counts : counts.set(rest, few)
+}
+
+/** what is left of a choice; too few of it are not compared either */
+const rest = 'any other'

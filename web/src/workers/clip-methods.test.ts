@@ -28,7 +28,7 @@ async function opened() {
 
 test('clips are asked for everything, for an item with all its listings, and for what a store sells', async () => {
   const engine = await opened()
-  const all = await engine.call('clips', [{ of: 'all' }, allClips, []])
+  const all = await engine.call('clips', [{ of: 'all' }, allClips, [], 60])
   expect(all).toMatchObject({ of: 4, found: 4, sums: { clips: 3, lives: 1, units: 13, bestClipRatio: 10 / 13 } })
   expect(all.rows.map((r) => [r.clip.key, r.item?.key ?? null])).toEqual([
     ['Marrowgate/c1', 'Marrowgate/A1'],
@@ -36,11 +36,16 @@ test('clips are asked for everything, for an item with all its listings, and for
     ['Marrowgate/c4', null],
     ['Marrowgate/c2', 'Marrowgate/A1'],
   ])
-  const item = await engine.call('clips', [{ of: 'item', key: 'Marrowgate/A1' }, { ...allClips, sort: 'lives' }, []])
+  const item = await engine.call('clips', [
+    { of: 'item', key: 'Marrowgate/A1' },
+    { ...allClips, sort: 'lives' },
+    [],
+    60,
+  ])
   expect([item.of, item.rows.map((r) => r.clip.title)]).toEqual([2, ['A week with it']])
-  const store = await engine.call('clips', [{ of: 'store', market: 'Marrowgate', name: 'Sill Life' }, allClips, []])
+  const store = await engine.call('clips', [{ of: 'store', market: 'Marrowgate', name: 'Sill Life' }, allClips, [], 60])
   expect(store.rows.map((r) => r.clip.key)).toEqual(['Marrowgate/c3'])
-  expect((await engine.call('clips', [{ of: 'item', key: 'gone' }, allClips, []])).of).toBe(0)
+  expect((await engine.call('clips', [{ of: 'item', key: 'gone' }, allClips, [], 60])).of).toBe(0)
   // the Close look counts the same
   expect(await engine.call('posted', ['Marrowgate/A1', []])).toMatchObject({
     clips: 1,

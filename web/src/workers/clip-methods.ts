@@ -3,16 +3,19 @@ import type { OptionLift } from '@sickle/core/demand'
 import {
   ClipList,
   clipSums,
+  earnsMore,
   itemOutlook,
   mergeClips,
   postedAbout,
   whatSells,
   type Clip,
   type ClipAlike,
+  type ClipFigure,
   type ClipQuery,
   type ClipRules,
   type ClipSums,
   type ItemOutlook,
+  type KindEarnings,
   type Posted,
 } from '@sickle/core/social'
 import { numberIn, textAt, textColumn, textIn } from '@sickle/core/tables'
@@ -48,12 +51,29 @@ export interface PostedAnswer {
   of: number
   found: number
   sums: ClipSums
-  /** what goes with selling, over those that pass */
+  /** what goes with selling, and which kinds take more, over those that pass */
   sells: OptionLift[]
+  earns: KindEarnings[]
+  /** those that pass every limit but those of age and views, which are brushed there; of the most units, as many as a field shows */
+  field: ClipPoints
 }
 
-/** rows of a list that are shown at once */
-const mostRows = 120
+/** Clips on a field. Shape: one entry a clip; NaN is not known. */
+export interface ClipPoints {
+  /** places in the list of the scope */
+  places: Int32Array
+  /** days before the newest clip of the scope */
+  age: Float32Array
+  views: Float32Array
+  units: Float32Array
+  /** of how many */
+  of: number
+  /** 1 where it passes age and views too */
+  isFound: Uint8Array
+}
+
+/** points beyond which a field is one blot */
+const mostPoints = 10_000
 
 /** What is asked of clips and lives. */
 export function clipMethods(through: Through) {
@@ -76,20 +96,32 @@ export function clipMethods(through: Through) {
   return {
     methods: {
       /** Clips and lives that pass, in their order, what they come to together, and what goes with selling. */
-      async clips(_: CallContext, scope: ClipScope, query: ClipQuery, lens: string[]): Promise<PostedAnswer> {
+      async clips(
+        _: CallContext,
+        scope: ClipScope,
+        query: ClipQuery,
+        lens: string[],
+        most: number,
+      ): Promise<PostedAnswer> {
         const list = await listOf(scope, lens)
         const maker = await (await through()).maker
         const found = list.ask(query)
         return {
-          rows: Array.from(found.subarray(0, mostRows), (at) => {
-            const clip = list.clips[at] as Clip
-            return { clip, item: itemShown(clip, maker) }
-          }),
+          rows: Array.from(found.subarray(0, most), (at) => rowOf(list.clips[at] as Clip, maker)),
           of: list.clips.length,
           found: found.length,
           sums: clipSums(list.columns, found),
           sells: whatSells(list.columns, found),
+          earns: earnsMore(list.columns, found),
+          field: pointsOf(list, query, found),
         }
+      },
+
+      /** One clip of a scope by its place, as a field names it. */
+      async clipAt(_: CallContext, scope: ClipScope, place: number, lens: string[]): Promise<PostedRow | null> {
+        const [list, { maker }] = [await listOf(scope, lens), await through()]
+        const clip = list.clips[place]
+        return clip ? rowOf(clip, await maker) : null
       },
 
       /** Clips, lives and advertisements about an item; null where none were brought in at all. */
@@ -141,6 +173,25 @@ function inScope(scope: ClipScope, maker: ItemMaker): (clip: Clip) => boolean {
   return ({ market, listing }) => {
     const row = market === scope.market && listing !== null ? index.find(listing) : null
     return row !== null && textIn(listings, 'store', row) === scope.name
+  }
+}
+
+const rowOf = (clip: Clip, maker: ItemMaker): PostedRow => ({ clip, item: itemShown(clip, maker) })
+
+function pointsOf(list: ClipList, query: ClipQuery, found: Int32Array): ClipPoints {
+  const { age: _, views: _views, ...limits } = query.limits
+  const all = list.ask({ ...query, limits, by: 'units', descending: true })
+  const places = all.slice(0, mostPoints)
+  const passes = new Uint8Array(list.clips.length)
+  for (const at of found) passes[at] = 1
+  const of = (name: ClipFigure) => Float32Array.from(places, (at) => list.figure(name)[at] as number)
+  return {
+    places,
+    of: all.length,
+    age: of('age'),
+    views: of('views'),
+    units: of('units'),
+    isFound: Uint8Array.from(places, (at) => passes[at] as number),
   }
 }
 

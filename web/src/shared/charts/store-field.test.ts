@@ -61,13 +61,13 @@ test('what a brush covers is read where it lies, and lies where it says', () => 
   const shape = storeField(list([10_000, 100], [36, 12]), all(2), criteria, size)
   const [first] = shape.points
   const at = shape.spanAt(first!.x, first!.y)
-  expect(at).toEqual({ age: 36, sales: 10_000 })
-  expect(shape.placeOf.age(at.age, 0)).toBeCloseTo(first!.x, 6)
-  expect(shape.placeOf.sales(at.sales, 0)).toBeCloseTo(first!.y, 6)
+  expect(at).toEqual({ x: 36, y: 10_000 })
+  expect(shape.placeOf.x(at.x, 0)).toBeCloseTo(first!.x, 6)
+  expect(shape.placeOf.y(at.y, 0)).toBeCloseTo(first!.y, 6)
   // an open end is the edge that is given, and one beyond the field the edge of it
-  expect(shape.placeOf.age(null, 77)).toBe(77)
-  expect(shape.placeOf.age(9999, 0)).toBe(shape.area.right)
-  expect(shape.placeOf.sales(0, 0)).toBe(shape.area.bottom)
+  expect(shape.placeOf.x(null, 77)).toBe(77)
+  expect(shape.placeOf.x(9999, 0)).toBe(shape.area.right)
+  expect(shape.placeOf.y(0, 0)).toBe(shape.area.bottom)
 })
 
 test('area is what it sells now; names do not lie over one another', () => {

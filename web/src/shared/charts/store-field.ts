@@ -1,5 +1,6 @@
 import { quadtree, scaleLinear, scaleLog, type Quadtree } from 'd3'
 import type { StoreCriteria, StoreList } from '@sickle/core/stores'
+import type { BrushedField } from '../use-box-brush'
 import { decades } from './decades'
 
 export interface StorePoint {
@@ -24,10 +25,9 @@ export interface StoreFieldShape {
   yTicks: { at: number; value: number }[]
   /** months and sales at a point of the field */
   valueAt: (x: number, y: number) => StoreCriteria
-  /** months and sales at a point, as finely as a brush needs them */
-  spanAt: (x: number, y: number) => { age: number; sales: number }
-  /** where months and sales lie; @param open where one that is open ends, px */
-  placeOf: Record<'age' | 'sales', (value: number | null, open: number) => number>
+  /** months across and sales up, for a brush */
+  spanAt: BrushedField['spanAt']
+  placeOf: BrushedField['placeOf']
   /** the point nearest to a place, no further off than so many px */
   nearest: (x: number, y: number, within: number) => StorePoint | null
 }
@@ -92,12 +92,12 @@ export function storeField(
       leastSales: roundTo2(y.invert(clamp(py, area.top, area.bottom))),
     }),
     spanAt: (px, py) => ({
-      age: Math.round(x.invert(clamp(px, area.left, area.right)) * 10) / 10,
-      sales: Number(y.invert(clamp(py, area.top, area.bottom)).toPrecision(3)),
+      x: Math.round(x.invert(clamp(px, area.left, area.right)) * 10) / 10,
+      y: Number(y.invert(clamp(py, area.top, area.bottom)).toPrecision(3)),
     }),
     placeOf: {
-      age: (months, open) => (months === null ? open : clamp(x(months), area.left, area.right)),
-      sales: (units, open) => (units === null ? open : clamp(y(Math.max(units, 1e-9)), area.top, area.bottom)),
+      x: (months, open) => (months === null ? open : clamp(x(months), area.left, area.right)),
+      y: (units, open) => (units === null ? open : clamp(y(Math.max(units, 1e-9)), area.top, area.bottom)),
     },
     nearest: (px, py, within) => treeNow().find(px, py, within) ?? null,
   }

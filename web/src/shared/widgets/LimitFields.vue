@@ -1,13 +1,23 @@
+<script lang="ts">
+import type { Measure } from '@sickle/core/engine'
+
+/** What a limit has to know of its figure. */
+export type LimitedFigure = Pick<Measure, 'label' | 'format' | 'band'>
+</script>
+
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
 import { ref, useTemplateRef } from 'vue'
-import { limitSchema, type Measure, type Span } from '@sickle/core/engine'
+import { limitSchema, type Span } from '@sickle/core/engine'
 import { firstFault } from '@sickle/core/schema'
 import { valueWords } from '../span-words'
 import NumberField from './NumberField.vue'
 
 /** Both ends of a limit. They count when they are set together, by Enter or the button: what is half typed limits nothing. */
-const { measure, span } = defineProps<{ measure: Measure; span: Span | null }>()
+const { measure, span } = defineProps<{
+  measure: LimitedFigure
+  span: readonly [number | null, number | null] | null
+}>()
 const emit = defineEmits<{ set: [span: Span] }>()
 const ends = ref<Span>([span?.[0] ?? null, span?.[1] ?? null])
 const fields = useTemplateRef('fields')

@@ -1,18 +1,22 @@
 <script setup lang="ts">
 import { NButton, NInput } from 'naive-ui'
 import { ref } from 'vue'
-import type { Measure, Span } from '@sickle/core/engine'
+import type { Span } from '@sickle/core/engine'
 import { toProblem } from '../problem'
 import BareButton from './BareButton.vue'
 import HousePopover from './HousePopover.vue'
-import LimitFields from './LimitFields.vue'
+import LimitFields, { type LimitedFigure } from './LimitFields.vue'
 
 /** One limit that holds, in words, and how to lift it. */
 export interface LimitChip {
   label: string
   lift: () => void
   /** a span that can be changed where it stands */
-  edit?: { measure: Measure; span: Span; set: (span: Span) => void }
+  edit?: {
+    measure: LimitedFigure & { name: string }
+    span: readonly [number | null, number | null]
+    set: (span: Span) => void
+  }
 }
 
 /** The limits that hold, each to be lifted, and the way to keep them all as a Cut. */
@@ -20,14 +24,14 @@ const { keep } = defineProps<{
   chips: readonly LimitChip[]
   /** whether any holds: some have no chip, as they are seen elsewhere */
   limited: boolean
-  /** keeps them under a name; it throws what is wrong with it */
-  keep: (name: string) => Promise<void>
+  /** keeps them under a name; it throws what is wrong with it. Without it they cannot be kept */
+  keep?: (name: string) => Promise<void>
 }>()
 defineEmits<{ clear: [] }>()
 const [naming, name, fault] = [ref(false), ref(''), ref('')]
 async function keepNamed() {
   try {
-    await keep(name.value)
+    await keep?.(name.value)
   } catch (thrown) {
     return void (fault.value = toProblem(thrown).message)
   }
@@ -63,7 +67,7 @@ async function keepNamed() {
   <slot />
   <template v-if="limited">
     <BareButton type="info" class="link small" @click="$emit('clear')">Lift all limits</BareButton>
-    <HousePopover v-model:show="naming" label="Keep as a Cut">
+    <HousePopover v-if="keep" v-model:show="naming" label="Keep as a Cut">
       <template #trigger><BareButton type="info" class="link small">Keep as a Cut</BareButton></template>
       <form @submit.prevent="keepNamed">
         <div class="row-gap">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { facets, measure, type FacetName, type Span } from '@sickle/core/engine'
+import { facets, measure, measures, type FacetName, type Span } from '@sickle/core/engine'
 import { assumedFeesWords } from '@sickle/core/margin'
 import { count, dayInWords } from '@/shared/format'
 import { spanWords } from '@/shared/span-words'
@@ -10,7 +10,7 @@ import { useSheaf } from '@/shared/stores/sheaf'
 import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
 import AgeMark from '@/shared/widgets/AgeMark.vue'
-import AddLimit from './AddLimit.vue'
+import AddLimit from '@/shared/widgets/AddLimit.vue'
 import LimitRow from '@/shared/widgets/LimitRow.vue'
 import BareButton from '@/shared/widgets/BareButton.vue'
 
@@ -53,7 +53,9 @@ const limited = computed(() => chips.value.length > 0 || Object.keys(query.query
 
 <template>
   <div class="chips">
-    <LimitRow :chips="chips" :limited="limited" :keep="query.keepCut" @clear="query.clear()"><AddLimit /></LimitRow>
+    <LimitRow :chips="chips" :limited="limited" :keep="query.keepCut" @clear="query.clear()"
+      ><AddLimit :figures="measures" :limits="query.query.limits" @set="query.setLimit"
+    /></LimitRow>
     <span class="spring" />
     <BareButton v-if="sheaf.dropped.length" type="info" class="link" @click="query.showDropped = !query.showDropped">
       {{ query.showDropped ? 'Hide' : 'Show' }} {{ count(sheaf.dropped.length) }} dropped

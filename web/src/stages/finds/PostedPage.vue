@@ -1,20 +1,25 @@
 <script setup lang="ts">
 import { NButton, NInput } from 'naive-ui'
-import { computed, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { allClips, type ClipFigure, type ClipQuery } from '@sickle/core/social'
+import type { Span } from '@sickle/core/engine'
+import { allClips, clipFigureNames, clipFigures, type ClipFigure, type ClipQuery } from '@sickle/core/social'
 import { useServices } from '@/services/services'
 import { useLens } from '@/shared/stores/lens'
 import { count, plural } from '@/shared/format'
+import { spanWords } from '@/shared/span-words'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
 import { useLatest } from '@/shared/use-latest'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
-import NumberField from '@/shared/widgets/NumberField.vue'
+import AddLimit from '@/shared/widgets/AddLimit.vue'
+import LensChoice from '@/shared/widgets/LensChoice.vue'
+import LimitRow from '@/shared/widgets/LimitRow.vue'
 import StageState from '@/shared/widgets/StageState.vue'
 import ViewChoice from '@/shared/widgets/ViewChoice.vue'
 import { plain } from '@/storage/plain'
 import type { ClipScope } from '@/workers/clip-methods'
+import PostedField from './PostedField.vue'
 import PostedSums from './PostedSums.vue'
 import PostedTable from './PostedTable.vue'
 
@@ -33,10 +38,45 @@ const scope = computed((): ClipScope => {
 const about = computed(() => text(route.query.label) || (scope.value.of === 'store' ? scope.value.name : ''))
 const query = shallowRef<ClipQuery>(allClips)
 const change = (some: Partial<ClipQuery>) => void (query.value = { ...query.value, ...some })
-const found = useLatest([scope, query, () => workspace.version], async () =>
+/** rows that are shown, and how many more at a time */
+const step = 60
+const most = ref(step)
+watch([scope, query], () => (most.value = step), { flush: 'sync' })
+const found = useLatest([scope, query, most, () => lens.markets, () => workspace.version], async () =>
   workspace.version === 0
     ? null
-    : services.engine.call('clips', [plain(scope.value), plain(query.value), plain(lens.markets)]),
+    : services.engine.call('clips', [plain(scope.value), plain(query.value), plain(lens.markets), most.value]),
+)
+const pointed = ref<number | null>(null)
+const told = useLatest([pointed], async () =>
+  pointed.value === null
+    ? null
+    : services.engine.call('clipAt', [plain(scope.value), pointed.value, plain(lens.markets)]),
+)
+const figures = clipFigureNames.flatMap((name) => {
+  const { label, format } = clipFigures[name]
+  return format === 'day' ? [] : [{ name, label, format }]
+})
+function setLimits(some: Partial<Record<string, Span | null>>) {
+  const limits = Object.entries({ ...query.value.limits, ...some }).filter(
+    ([, span]) => span && span.some((end) => end !== null),
+  )
+  change({ limits: Object.fromEntries(limits) as ClipQuery['limits'] })
+}
+const setLimit = (name: ClipFigure, span: Span | null) => setLimits({ [name]: span })
+/** limits by what a clip came to */
+const outcomes: ClipFigure[] = ['views', 'likes', 'comments', 'shares', 'units', 'revenue', 'perThousand']
+const isPicked = computed(() => outcomes.some((name) => query.value.limits[name]))
+const chips = computed(() =>
+  figures.flatMap((measure) => {
+    const span = query.value.limits[measure.name]
+    if (!span) return []
+    return {
+      label: `${measure.label} ${spanWords(measure, [...span])}`,
+      lift: () => setLimit(measure.name, null),
+      edit: { measure, span, set: (next: Span) => setLimit(measure.name, next) },
+    }
+  }),
 )
 function sortBy(by: ClipFigure) {
   change({ by, descending: query.value.by === by ? !query.value.descending : true })
@@ -59,6 +99,7 @@ useKeys('What is posted', [{ key: 'escape', label: 'Back', run: () => router.bac
     <header class="row-gap">
       <h1>What is posted</h1>
       <span class="quiet small">{{ about ? `about ${about}` : 'all clips and lives that are gathered' }}</span>
+      <LensChoice />
       <span class="push row-gap">
         <NButton v-if="scope.of !== 'all'" size="small" @click="router.push('/finds/posted')">All clips</NButton>
         <NButton size="small" @click="router.push('/finds')">Finds</NButton>
@@ -99,44 +140,25 @@ useKeys('What is posted', [{ key: 'escape', label: 'Back', run: () => router.bac
             :model-value="query.reach"
             @update:model-value="(reach) => change({ reach })"
           />
-          <span>Views, at least</span>
-          <NumberField
-            :value="query.leastViews"
-            label="Views, at least"
-            open
-            whole
-            :max="1e12"
-            @change="(leastViews) => change({ leastViews })"
-            @clear="change({ leastViews: null })"
-          />
-          <span>Units, at least</span>
-          <NumberField
-            :value="query.leastUnits"
-            label="Units, at least"
-            open
-            whole
-            :max="1e9"
-            @change="(leastUnits) => change({ leastUnits })"
-            @clear="change({ leastUnits: null })"
-          />
-          <span>Of the last days</span>
-          <NumberField
-            :value="query.lastDays"
-            label="Of the last days"
-            open
-            whole
-            :min="1"
-            :max="36500"
-            @change="(lastDays) => change({ lastDays })"
-            @clear="change({ lastDays: null })"
-          />
+          <LimitRow :chips="chips" :limited="chips.length > 0" @clear="change({ limits: {} })">
+            <AddLimit :figures="figures" :limits="query.limits" @set="setLimit" />
+          </LimitRow>
           <span class="quiet" role="status"
             >{{ count(found.found) }} of {{ plural(found.of, 'clip or live', 'clips and lives') }}</span
           >
         </div>
         <div class="panes">
-          <PostedTable :rows="found.rows" :found="found.found" :query="query" @sort="sortBy" />
-          <PostedSums :sums="found.sums" :sells="found.sells" />
+          <div class="middle">
+            <PostedField
+              :points="found.field"
+              :limits="query.limits"
+              :told="told"
+              @limit="setLimits"
+              @point="(place) => (pointed = place)"
+            />
+            <PostedTable :rows="found.rows" :found="found.found" :query="query" @sort="sortBy" @more="most += step" />
+          </div>
+          <PostedSums :sums="found.sums" :sells="found.sells" :earns="found.earns" :is-picked="isPicked" />
         </div>
       </template>
     </StageState>
@@ -150,6 +172,12 @@ useKeys('What is posted', [{ key: 'escape', label: 'Back', run: () => router.bac
 }
 .words {
   width: 190px;
+}
+.middle {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  min-height: 0;
 }
 .panes {
   --panes: minmax(0, 1fr) 320px;

@@ -9,16 +9,27 @@ import type { PostedRow } from '@/workers/clip-methods'
 
 /** Clips and lives in their order, each with the item that it shows. */
 const { query } = defineProps<{ rows: PostedRow[]; found: number; query: ClipQuery }>()
-defineEmits<{ sort: [by: ClipFigure] }>()
+defineEmits<{ sort: [by: ClipFigure]; more: [] }>()
 const rules = useRules()
 const shown: ClipFigure[] = ['day', 'views', 'likes', 'comments', 'units', 'revenue', 'perThousand']
+/** who made it, and how: what is known of it */
+const how = ({ clip }: PostedRow) =>
+  [
+    clip.creator,
+    clip.isLive ? 'live' : null,
+    clip.isPaid ? 'paid' : null,
+    clip.length === null ? null : clip.length < 120 ? `${clip.length} s` : `${count(Math.round(clip.length / 60))} min`,
+    clip.hour === null ? null : `at ${clip.hour} h`,
+  ]
+    .filter((part) => part !== null)
+    .join(' · ')
 const isMoney = (figure: ClipFigure) => figure === 'revenue' || figure === 'perThousand'
 const heading = (figure: ClipFigure) =>
   `${clipFigures[figure].label}${isMoney(figure) ? `, ${currencySign(rules.home)}` : ''}`
 const told = (figure: ClipFigure, { clip }: PostedRow) => {
-  const value = clipFigures[figure].of(clip)
+  const value = clipFigures[figure].of(clip, 0)
   if (figure === 'day') return day(value)
-  return isMoney(figure) ? amount(value === null ? null : Math.round(value), rules.home) : count(value)
+  return isMoney(figure) ? amount(value === null ? null : Math.round(value * 10_000), rules.home) : count(value)
 }
 const sorted = (figure: ClipFigure) =>
   query.by === figure ? (query.descending ? 'descending' : 'ascending') : ('none' as const)
@@ -42,7 +53,7 @@ const mark = (figure: ClipFigure) => (query.by === figure ? (query.descending ? 
             <a v-if="r.clip.url" :href="r.clip.url" target="_blank" rel="noopener noreferrer">{{ r.clip.title }}</a>
             <template v-else>{{ r.clip.title || 'without a title' }}</template>
             <div class="small quiet">
-              {{ r.clip.creator }}{{ r.clip.isLive ? ' · live' : '' }}{{ r.clip.isPaid ? ' · paid' : '' }}
+              {{ how(r) }}
             </div>
             <div class="small">
               <ItemLink v-if="r.item" :item-key="r.item.key" :title="r.item.title" />
@@ -54,13 +65,17 @@ const mark = (figure: ClipFigure) => (query.by === figure ? (query.descending ? 
       </tbody>
     </PlainTable>
     <p v-if="found > rows.length" class="small quiet">
-      The first {{ count(rows.length) }} of {{ count(found) }} in this order: limit or sort for others.
+      The first {{ count(rows.length) }} of {{ count(found) }} in this order.
+      <BareButton type="info" class="link" @click="$emit('more')">Show more</BareButton>
     </p>
     <p v-if="found === 0" class="quiet">None passes these limits.</p>
   </section>
 </template>
 
 <style scoped>
+td:first-child {
+  min-width: 190px;
+}
 section {
   padding: 6px 10px;
 }

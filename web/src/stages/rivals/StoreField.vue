@@ -7,7 +7,7 @@ import { storeField } from '@/shared/charts/store-field'
 import { count, decimal } from '@/shared/format'
 import { useSettings } from '@/shared/stores/settings'
 import { useRivals } from './rivals-store'
-import { useFieldBrush } from './use-field-brush'
+import { useBoxBrush } from '@/shared/use-box-brush'
 
 /**
  * Stores by age and sales. Up to the left is what teaches most; the corner of the criteria is dragged by its handle, or set in its fields.
@@ -86,7 +86,8 @@ function choose(event: MouseEvent): boolean {
   if (found) rivals.choose(found.store)
   return found != null
 }
-const brush = useFieldBrush({
+const brush = useBoxBrush({
+  names: { x: 'age', y: 'unitsTotal' },
   shape,
   at,
   limits: () => rivals.query.limits,

@@ -13,7 +13,7 @@ import { useWorkspace } from '@/shared/stores/workspace'
 import { pastedGoods } from '@sickle/core/own'
 import { pastedName, useBringOwn } from './bring-own'
 import { useRivals } from './rivals-store'
-import { useFieldBrush } from './use-field-brush'
+import { useBoxBrush } from '@/shared/use-box-brush'
 import { useKeepMany } from './use-keep-many'
 
 beforeAll(() => bringAll(testBench()))
@@ -166,20 +166,21 @@ describe('the brush', () => {
   const field = {
     area: { left: 40, right: 440, top: 20, bottom: 220 },
     // 10 px a month, 1 px a unit from the bottom up
-    spanAt: (x: number, y: number) => ({ age: (x - 40) / 10, sales: 220 - y }),
+    spanAt: (x: number, y: number) => ({ x: (x - 40) / 10, y: 220 - y }),
     placeOf: {
-      age: (v: number | null, open: number) => (v === null ? open : 40 + v * 10),
-      sales: (v: number | null, open: number) => (v === null ? open : 220 - v),
+      x: (v: number | null, open: number) => (v === null ? open : 40 + v * 10),
+      y: (v: number | null, open: number) => (v === null ? open : 220 - v),
     },
   }
   function setupBrush(meetsStore = false) {
     const limits = shallowRef<Record<string, [number | null, number | null]>>({})
     const pressed: number[] = []
-    let brush!: ReturnType<typeof useFieldBrush>
+    let brush!: ReturnType<typeof useBoxBrush>
     mount({
       template: '<i/>',
       setup() {
-        brush = useFieldBrush({
+        brush = useBoxBrush({
+          names: { x: 'age', y: 'unitsTotal' },
           shape: shallowRef(field as never),
           at: (event) => [event.clientX, event.clientY],
           limits: () => limits.value,
