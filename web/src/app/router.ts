@@ -27,6 +27,11 @@ const rivals: RouteRecordRaw[] = [
     name: 'alike',
     components: { default: () => import('@/stages/rivals/AlikePage.vue'), side: NoSide },
   },
+  {
+    path: '/rivals/creators',
+    name: 'creators',
+    components: { default: () => import('@/stages/rivals/CreatorsPage.vue'), side: NoSide },
+  },
 ]
 
 /** Every stage is loaded when it is first opened; its left pane comes with it. */

@@ -149,6 +149,7 @@ export function clipMethods(through: Through) {
         return outlook && { outlook, ...on }
       },
     },
+    clipsOn,
     forget() {
       for (const read of [captures, ads, merged]) read.forget()
       last = null

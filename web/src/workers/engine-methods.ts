@@ -4,6 +4,7 @@ import type { ExportFormat } from '@sickle/core/exports'
 import type { CallContext } from './channel'
 import { clearingMethods } from './clearing-methods'
 import { clipMethods } from './clip-methods'
+import { creatorMethods } from './creator-methods'
 import { designMethods } from './design-methods'
 import { demandMethods } from './demand-methods'
 import { EngineState } from './engine-state'
@@ -39,6 +40,7 @@ const demand = demandMethods(through)
 const look = lookMethods(through, demand.allTerms)
 const clearing = clearingMethods(loaded, lastAsked)
 const clips = clipMethods(through)
+const creators = creatorMethods(through, clips.clipsOn)
 const suppliers = supplierMethods(loaded)
 const own = ownSource(loaded)
 const stores = storeSource(loaded)
@@ -50,6 +52,7 @@ export const engineMethods = {
   ...clearing.methods,
   ...suppliers.methods,
   ...clips.methods,
+  ...creators.methods,
   ...designMethods(loaded),
   ...storeListMethods(through, stores, own),
   ...storePageMethods(stores, own),
@@ -68,6 +71,7 @@ export const engineMethods = {
       clearing.forget()
       suppliers.forget()
       clips.forget()
+      creators.forget()
       stores.forget()
       own.forget()
     })

@@ -12,8 +12,8 @@ import {
   type Sample,
 } from '@sickle/core/supply'
 import { useServices } from '@/services/services'
+import { asSteps } from './as-steps'
 import { keptDocument, type KeptDocument } from './document'
-import { useSteps } from './steps'
 
 const dayMs = 86_400_000
 
@@ -114,13 +114,3 @@ const sampleOf = (answer: QuoteAnswer | null, orderedOn: number): Sample => ({
   passed: null,
   judgedOn: null,
 })
-
-/** Changes of a document that can be taken back one by one. @returns sets it, by what was changed, behind "Take back:" */
-function asSteps<T>(document: KeptDocument<T>) {
-  const steps = useSteps()
-  return async (label: string, next: T): Promise<void> => {
-    const before = document.value.value
-    await document.set(next)
-    steps.note({ label, undo: () => document.set(before), redo: () => document.set(next) })
-  }
-}

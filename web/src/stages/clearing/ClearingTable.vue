@@ -142,10 +142,6 @@ const whenOf = (at: number) => dayInWords(Math.floor(at / 86_400_000))
 .age {
   margin-left: 6px;
 }
-.caution {
-  color: var(--wheat-ink);
-  font-weight: 600;
-}
 .nowrap {
   white-space: nowrap;
 }

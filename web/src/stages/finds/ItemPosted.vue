@@ -25,6 +25,9 @@ const posted = useLatest([() => item], () => services.engine.call('posted', [ite
       <RouterLink v-if="posted" :to="{ path: '/finds/posted', query: { item: item.key, label: item.title } }"
         >All clips and lives</RouterLink
       >
+      <RouterLink v-if="posted" :to="{ path: '/rivals/creators', query: { item: item.key, label: item.title } }"
+        >Who else could show it</RouterLink
+      >
     </p>
     <PlainTable v-if="posted?.best.length" class="tight">
       <thead>

@@ -40,11 +40,4 @@ function take() {
   width: 260px;
   justify-items: start;
 }
-.caution {
-  color: var(--wheat-ink);
-  max-width: 220px;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
 </style>

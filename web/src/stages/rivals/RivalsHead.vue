@@ -5,7 +5,7 @@ import { count } from '@/shared/format'
 import { usePool } from '@/shared/stores/pool'
 import ViewChoice from '@/shared/widgets/ViewChoice.vue'
 
-/** The name of the stage, and its three views. */
+/** The name of the stage, and its views. */
 const route = useRoute()
 const router = useRouter()
 const pool = usePool()
@@ -13,6 +13,7 @@ const views = computed(() => [
   { value: '/rivals', label: 'Stores' },
   { value: '/rivals/pool', label: 'Pool', n: count(pool.value.stores.length) },
   { value: '/rivals/alike', label: 'Most like me' },
+  { value: '/rivals/creators', label: 'Creators' },
 ])
 const view = computed({ get: () => route.path, set: (path) => void router.push(path) })
 </script>

@@ -9,10 +9,10 @@ import { useQuotes } from '@/shared/stores/quotes'
 import { useWorkspace } from '@/shared/stores/workspace'
 import AddByName from '@/shared/widgets/AddByName.vue'
 import HouseModal from '@/shared/widgets/HouseModal.vue'
+import LetterText from '@/shared/widgets/LetterText.vue'
 import { plain } from '@/storage/plain'
 import { lettersTo, markedFirst, suppliersToAsk } from './ask-quotes'
 import LetterForm from './LetterForm.vue'
-import QuoteLetter from './QuoteLetter.vue'
 import TickList from './TickList.vue'
 
 /** Several suppliers are asked for several items at once: whom, about what, and the messages to copy or save. */
@@ -84,7 +84,7 @@ async function note() {
       </div>
       <div class="scroll letters" tabindex="0" role="group" aria-label="Messages">
         <p v-if="letters.length === 0" class="quiet">Mark whom to ask, and the messages stand here.</p>
-        <QuoteLetter v-for="l in letters" :key="l.supplier" :supplier="l.supplier" :message="l.message" />
+        <LetterText file="quote" v-for="l in letters" :key="l.supplier" :to="l.supplier" :message="l.message" />
       </div>
     </div>
     <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>

@@ -3,16 +3,21 @@ import { useClipboard } from '@vueuse/core'
 import { NButton } from 'naive-ui'
 import { downloadText } from '@/shared/download'
 
-/** A message to one supplier, to copy or to save. */
-const { supplier, message } = defineProps<{ supplier: string; message: string }>()
+/** A message to somebody, to copy or to save. */
+const { to, message, file } = defineProps<{
+  to: string
+  message: string
+  /** what the name of its file begins with */
+  file: string
+}>()
 const { copy, copied, isSupported } = useClipboard({ legacy: true })
-const save = () => downloadText(`quote-${supplier.replace(/[^\p{L}\p{N}]+/gu, '-')}.txt`, message, 'text/plain')
+const save = () => downloadText(`${file}-${to.replace(/[^\p{L}\p{N}]+/gu, '-')}.txt`, message, 'text/plain')
 </script>
 
 <template>
-  <section :aria-label="`Message to ${supplier}`">
+  <section :aria-label="`Message to ${to}`">
     <div class="row-gap">
-      <h3>{{ supplier }}</h3>
+      <h3>{{ to }}</h3>
       <span class="push row-gap">
         <span v-if="copied" class="small profit" role="status">✓ copied</span>
         <NButton size="tiny" :disabled="!isSupported" @click="copy(message)">Copy</NButton>

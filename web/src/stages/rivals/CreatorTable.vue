@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { creatorFigures, type CreatorFigure, type FittingCreator } from '@sickle/core/social'
+import { amount, count, currencySign, day, percent } from '@/shared/format'
+import { useRules } from '@/shared/stores/rules'
+import { usePeople } from '@/shared/stores/people'
+import BareButton from '@/shared/widgets/BareButton.vue'
+import PlainTable from '@/shared/widgets/PlainTable.vue'
+import { useCreators } from './creators-store'
+
+/** Creators in their order, each with what she sold and for how long. */
+const creators = useCreators()
+const people = usePeople()
+const rules = useRules()
+const shown = computed((): CreatorFigure[] => [
+  ...(creators.goods.length > 0 ? (['fit'] as const) : []),
+  'units',
+  'revenue',
+  'mean',
+  'middle',
+  'clips',
+  'last',
+])
+const heading = (f: CreatorFigure) =>
+  creatorFigures[f].format === 'money'
+    ? `${creatorFigures[f].label}, ${currencySign(rules.home)}`
+    : creatorFigures[f].label
+/** a day rather than how long ago it was, which depends on what is shown */
+function told(f: CreatorFigure, c: FittingCreator): string {
+  if (f === 'last') return day(c.lastDay)
+  if (f === 'clips') return c.lives === 0 ? count(c.clips) : `${count(c.clips)} + ${count(c.lives)}`
+  const { format, of } = creatorFigures[f]
+  const value = of(c, 0)
+  if (format === 'money') return amount(value === null ? null : value * 10_000, rules.home)
+  return format === 'percent' ? percent(value) : count(value)
+}
+const sorted = (f: CreatorFigure) =>
+  creators.query.by === f ? (creators.query.descending ? 'descending' : 'ascending') : ('none' as const)
+const mark = (f: CreatorFigure) => (creators.query.by === f ? (creators.query.descending ? ' ▾' : ' ▴') : '')
+const isChosen = (c: FittingCreator) => creators.chosen?.name === c.name && creators.chosen.market === c.market
+const words: Partial<Record<CreatorFigure, string>> = { clips: 'Clips + lives', last: 'Last posted' }
+</script>
+
+<template>
+  <section class="panel scroll" tabindex="0" aria-label="Creators">
+    <PlainTable class="tight" aria-label="Creators">
+      <thead>
+        <tr>
+          <th>Creator</th>
+          <th v-for="f in shown" :key="f" class="num" :aria-sort="sorted(f)">
+            <BareButton @click="creators.sortBy(f)">{{ words[f] ?? heading(f) }}{{ mark(f) }}</BareButton>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="c in creators.found?.rows ?? []" :key="c.key" :class="{ on: isChosen(c) }">
+          <td>
+            <BareButton
+              type="info"
+              class="link"
+              :aria-pressed="isChosen(c)"
+              @click="creators.chosen = { market: c.market, name: c.name }"
+              >{{ c.name }}</BareButton
+            >
+            <span v-if="people.of(c)" class="small quiet"> · {{ people.of(c)?.state }}</span>
+            <span v-if="c.shows > 0" class="small quiet"> · shows mine</span>
+            <div class="small quiet">{{ c.branches.map((b) => b.path.split(' / ').at(-1)).join(', ') }}</div>
+          </td>
+          <td v-for="f in shown" :key="f" class="num">{{ told(f, c) }}</td>
+        </tr>
+      </tbody>
+    </PlainTable>
+    <p v-if="(creators.found?.found ?? 0) > (creators.found?.rows.length ?? 0)" class="small quiet">
+      The first {{ count(creators.found?.rows.length) }} of {{ count(creators.found?.found) }} in this order.
+      <BareButton type="info" class="link" @click="creators.more()">Show more</BareButton>
+    </p>
+    <p v-if="creators.found?.found === 0" class="quiet">None passes these limits.</p>
+  </section>
+</template>
+
+<style scoped>
+section {
+  padding: 6px 10px;
+}
+td:first-child,
+th:first-child {
+  padding-left: 10px;
+}
+tr.on {
+  background: var(--paper);
+  box-shadow: inset 3px 0 var(--slate);
+}
+</style>
