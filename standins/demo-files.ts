@@ -80,6 +80,14 @@ export function demoFiles(world: World = demoWorld()): DemoFile[] {
       market: 'Openstall',
       currency: 'EUR',
     }),
+    text(
+      'openstall-ads-before.csv',
+      'Openstall, advertisements four weeks before',
+      adFile(on('Openstall'), world, 28),
+      {
+        market: 'Openstall',
+      },
+    ),
     text('openstall-ads.csv', 'Openstall, advertisements', adFile(on('Openstall'), world), { market: 'Openstall' }),
     ...searchesAndSellers(world, on('Marrowgate')),
     quaymaster(world),

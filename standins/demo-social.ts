@@ -1,5 +1,5 @@
 import { isoDay } from '@sickle/core/identity'
-import { delimited, type Row } from './demo-rows'
+import { delimited, image, type Row } from './demo-rows'
 import { hitClips } from './demo-hits'
 import { clipsOf, commissionOf, trueUnits } from './observables'
 import { chance } from './random'
@@ -53,40 +53,72 @@ export function clipFile(list: readonly StandinListing[], world: World): string 
 
 const channels = ['picture boards', 'short clips', 'search results', 'garden newsletters']
 
-/** Advertisements of the open shops: about every sixth listing is advertised, those that sell more often. */
-export function adFile(list: readonly StandinListing[], world: World): string {
+const media = ['picture', 'picture', 'video', 'several pictures']
+const hooks = [
+  'Put it up in a minute, no tools needed.',
+  'Made to last for years on any balcony.',
+  'What gardeners give each other.',
+  'For small balconies and smaller budgets.',
+]
+const calls = ['Order now!', 'Free delivery this week.', '20 % off until Sunday', '30 % off until Sunday!']
+
+/**
+ * Advertisements of the open shops, as they were seen on a day: about every sixth listing is advertised, those that sell more often, each ad under one to four
+ * numbers that differ by their call alone. Truth: of those that sell, some run long and are seen more and more; the others are tried and stopped.
+ *
+ * @param ago how many days before the world's last day it was looked at
+ */
+export function adFile(list: readonly StandinListing[], world: World, ago = 0): string {
   const head = [
     'Ad ID',
     'Advertiser',
     'Channel',
+    'Media type',
     'Headline',
+    'Ad text',
+    'Language',
     'First seen',
     'Last seen',
     'Country',
     'Impressions',
     'Reactions',
     'Listing ID',
+    'Image URL',
   ]
-  const last = world.firstDay + world.days - 1
+  const today = world.firstDay + world.days - 1 - ago
   const rows = list.flatMap((l): Row[] => {
     const random = chance(Number(l.id) * 17 + 3)
-    if (!random.happens(trueUnits(l, 30) > 20 ? 0.4 : 0.1)) return []
-    return Array.from({ length: random.whole(1, 3) }, (_, i): Row => {
-      const first = last - random.whole(10, 160)
-      const views = random.whole(400, 60_000)
+    const sells = trueUnits(l, 30) > 20
+    if (!random.happens(sells ? 0.4 : 0.1)) return []
+    const [medium, channel, hook] = [random.pick(media), random.pick(channels), random.pick(hooks)]
+    const stays = sells && random.happens(0.5)
+    const name = l.title.split(',')[0] ?? l.title
+    return Array.from({ length: random.whole(1, 4) }, (_, i): Row | null => {
+      const first = today + ago - (stays ? random.whole(40, 160) : random.whole(10, 120))
+      const end = stays ? today + ago : first + random.whole(3, 20)
+      const call = random.pick(calls)
+      const [perDay, country] = [random.whole(40, 900), random.pick(['IE', 'PT', 'NL'])]
+      if (first > today) return null
+      const days = Math.min(today, end) - first + 1
+      // what stays is seen more and more
+      const views = Math.round(perDay * (stays ? days * (1 + days / 120) : days))
       return [
         `${l.id}-${i}`,
         l.store.name,
-        random.pick(channels),
-        l.title.split(',')[0] ?? l.title,
+        channel,
+        medium,
+        `${name}: ${call}`,
+        hook,
+        'English',
         isoDay(first),
-        isoDay(Math.min(last, first + random.whole(3, 80))),
-        random.pick(['IE', 'PT', 'NL']),
+        isoDay(Math.min(today, end)),
+        country,
         views,
-        Math.round(views * 0.02),
+        Math.round(views * (stays ? 0.03 : 0.012)),
         l.id,
+        image(l),
       ]
-    })
+    }).filter((row) => row !== null)
   })
   return delimited([head, ...rows], ',')
 }

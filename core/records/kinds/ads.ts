@@ -1,6 +1,6 @@
 import type { RecordKind } from '../field'
 import { also } from './fields/also'
-import { listingId, url } from './fields/goods'
+import { listingId, picture, url } from './fields/goods'
 import { country, market } from './fields/people'
 import { comments, headline, likes, shares, views } from './fields/social'
 
@@ -80,6 +80,54 @@ export const ads: RecordKind = {
     },
     headline,
     {
+      name: 'text',
+      label: 'Text',
+      type: 'text',
+      headings: {
+        en: 'ad text, text, body, body text, copy, primary text, description, message',
+        de: 'anzeigentext, text, beschreibung',
+        fr: 'texte, texte de l’annonce, description',
+        es: 'texto, texto del anuncio, descripción',
+        it: 'testo, testo annuncio, descrizione',
+        nl: 'tekst, advertentietekst, omschrijving',
+        pl: 'treść, tekst, treść reklamy, opis',
+        pt: 'texto, texto do anúncio, descrição',
+      },
+      help: 'What stands under its headline.',
+    },
+    {
+      name: 'medium',
+      label: 'Medium',
+      type: 'text',
+      headings: {
+        en: 'medium type, media type, medium, ad format, creative type, ad type',
+        de: 'medium, anzeigenformat, werbeformat',
+        fr: 'média, format de l’annonce',
+        es: 'medio, formato del anuncio',
+        it: 'mezzo, formato annuncio',
+        nl: 'mediatype, advertentieformaat',
+        pl: 'rodzaj mediów, format reklamy',
+        pt: 'tipo de mídia, formato do anúncio',
+      },
+      help: 'Picture, video or several pictures.',
+    },
+    {
+      name: 'language',
+      label: 'Language',
+      type: 'text',
+      headings: {
+        en: 'language, ad language, lang',
+        de: 'sprache',
+        fr: 'langue',
+        es: 'idioma, lengua',
+        it: 'lingua',
+        nl: 'taal',
+        pl: 'język',
+        pt: 'idioma, língua',
+      },
+      help: 'In which language it is written.',
+    },
+    {
       name: 'firstSeen',
       label: 'First seen',
       type: 'day',
@@ -146,5 +194,6 @@ export const ads: RecordKind = {
       help: 'The page it leads to.',
     },
     url,
+    { ...picture, help: 'The picture that it shows.' },
   ],
 }

@@ -11,6 +11,7 @@ import { useDrafts } from '@/shared/stores/drafts'
 import { useJudgements } from '@/shared/stores/judgements'
 import { useVisits } from '@/shared/stores/visits'
 import { usePool } from '@/shared/stores/pool'
+import { useAdCuts } from '@/shared/stores/ad-cuts'
 import { usePeople } from '@/shared/stores/people'
 import { useQuotes } from '@/shared/stores/quotes'
 import { useQuery } from '@/shared/stores/query'
@@ -54,7 +55,16 @@ const help = ref(false)
 const fatal = ref<string | null>(null)
 
 const documents = [settings, rules, sheaf, useQuery(), useDrafts(), useVisits(), useTrail(), useJudgements()]
-const stores = [...documents, usePool(), useStoreCuts(), useScenarios(), useQuotes(), useDesigns(), usePeople()]
+const stores = [
+  ...documents,
+  usePool(),
+  useStoreCuts(),
+  useScenarios(),
+  useQuotes(),
+  useDesigns(),
+  usePeople(),
+  useAdCuts(),
+]
 onMounted(async () => {
   try {
     await writeLock.begin()

@@ -44,6 +44,7 @@ const places = computed<Entry[]>(() => [
   { label: 'Find by a picture …', hint: 'search', run: () => choosePicture() },
   { label: 'Quotes and samples', hint: 'page', run: () => router.push('/supply/quotes') },
   { label: 'Made to order', hint: 'page', run: () => router.push('/supply/designs') },
+  { label: 'Advertisements', hint: 'page', run: () => router.push('/finds/ads') },
   { label: 'Creators', hint: 'page', run: () => router.push('/rivals/creators') },
   { label: 'What is posted', hint: 'page', run: () => router.push('/finds/posted') },
   { label: 'What if', hint: 'page', run: () => router.push('/sheaves/what-if') },

@@ -45,6 +45,9 @@ async function look(key: string, title: string) {
           <div v-for="o in f.offers" :key="o.key" class="small">
             <span class="quiet">{{ o.supplier }} offers</span> {{ o.title }}
           </div>
+          <div v-for="a in f.ads" :key="a.ad.key" class="small">
+            <span class="quiet">{{ a.ad.advertiser }} advertises</span> {{ a.ad.title || a.ad.text }}
+          </div>
         </div>
       </li>
     </ul>

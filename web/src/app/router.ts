@@ -53,6 +53,11 @@ export function createAppRouter(history = createWebHistory()): Router {
         components: { default: () => import('@/stages/finds/PostedPage.vue'), side: NoSide },
       },
       {
+        path: '/finds/ads',
+        name: 'ads',
+        components: { default: () => import('@/stages/finds/AdsPage.vue'), side: NoSide },
+      },
+      {
         path: '/finds/item/:key(.*)*',
         name: 'look',
         components: { default: () => import('@/stages/finds/LookPage.vue'), side: NoSide },

@@ -4,7 +4,7 @@ import { cutRunsSchema, cutsNow, cutsSchema, queryNow, querySchema } from '@sick
 import { storeCutsNow, storeCutsSchema } from '@sickle/core/stores'
 import { draftSchema, draftsNow, draftsSchema, joinDrafts, changedDrafts } from '@sickle/core/launch'
 import { scenariosSchema } from '@sickle/core/margin'
-import { peopleSchema } from '@sickle/core/social'
+import { adCutsSchema, peopleSchema } from '@sickle/core/social'
 import { designsSchema, purchasesSchema, quotesSchema } from '@sickle/core/supply'
 import { anyText, text, listOf, oneOf, orNull, record, span, whole } from '@sickle/core/schema'
 import {
@@ -117,6 +117,7 @@ const forms = {
   scenarios: { label: 'Your what-ifs', now: asItIs, schema: scenariosSchema },
   designs: { label: 'Your designs', now: asItIs, schema: designsSchema },
   quotes: { label: 'Your quotes and samples', now: asItIs, schema: quotesSchema },
+  adCuts: { label: 'Your Cuts of advertisements', now: asItIs, schema: adCutsSchema },
   people: { label: 'Creators that you write to', now: asItIs, schema: peopleSchema },
   purchases: { label: 'What you ordered of suppliers', now: asItIs, schema: purchasesSchema },
   cutRuns: { label: 'The runs of your Cuts', now: asItIs, schema: cutRunsSchema },

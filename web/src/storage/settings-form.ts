@@ -21,6 +21,8 @@ export interface Settings {
   dearFromE4: number
   /** what is counted of making a clip */
   clips: ClipRules
+  /** whether ads are given a score */
+  adScore: boolean
   /** whether pictures of listed hosts are fetched */
   pictures: boolean
   /** measures that have a strip above the finds, and columns of the finds, in order */
@@ -35,6 +37,7 @@ export const usualSettings = (): Settings => ({
   wantedMargin: 0.25,
   dearFromE4,
   clips: clipRules,
+  adScore: false,
   pictures: false,
   strips: [...usualStrips],
   columns: [...usualColumns],
@@ -47,6 +50,7 @@ export const settingsSchema = record({
   wantedMargin: span(0, 0.99),
   dearFromE4: moneyE4(),
   clips: clipRulesSchema,
+  adScore: truth(),
   pictures: truth(),
   strips: listOf(text(60), mostStrips),
   columns: listOf(text(60), 100).min(1, 'must name a column'),

@@ -1,6 +1,7 @@
 import type { Corrections, Item, SellerRules } from '@sickle/core/catalog'
 import { emptyQuery, findRow, seenColumns, type Finder, type Query } from '@sickle/core/engine'
 import type { ExportFormat } from '@sickle/core/exports'
+import { adMethods } from './ad-methods'
 import type { CallContext } from './channel'
 import { clearingMethods } from './clearing-methods'
 import { clipMethods } from './clip-methods'
@@ -40,6 +41,7 @@ const demand = demandMethods(through)
 const look = lookMethods(through, demand.allTerms)
 const clearing = clearingMethods(loaded, lastAsked)
 const clips = clipMethods(through)
+const ads = adMethods(through)
 const creators = creatorMethods(through, clips.clipsOn)
 const suppliers = supplierMethods(loaded)
 const own = ownSource(loaded)
@@ -53,6 +55,7 @@ export const engineMethods = {
   ...suppliers.methods,
   ...clips.methods,
   ...creators.methods,
+  ...ads.methods,
   ...designMethods(loaded),
   ...storeListMethods(through, stores, own),
   ...storePageMethods(stores, own),
@@ -72,6 +75,7 @@ export const engineMethods = {
       suppliers.forget()
       clips.forget()
       creators.forget()
+      ads.forget()
       stores.forget()
       own.forget()
     })

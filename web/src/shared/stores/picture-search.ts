@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { PictureIndex } from '@sickle/core/goods'
 import { useServices } from '@/services/services'
+import type { AdRow } from '@/workers/ad-methods'
 import type { ShownBy } from '@/workers/picture-methods'
 import { mayBeShown, shownFrom } from '../picture-copies'
 import { rasterOf } from '../raster'
@@ -10,6 +11,7 @@ import { useWorkspace } from './workspace'
 /** A picture that is like the one that was dropped, and what shows it. */
 export interface PictureFound extends ShownBy {
   address: string
+  ads: AdRow[]
   /** 0–1 */
   likeness: number
 }
@@ -34,7 +36,11 @@ export const usePictureSearch = defineStore('pictureSearch', () => {
 
   /** @returns the pictures of the workspace that may be shown now: the index may know others, of data that went */
   async function learn(isWanted: () => boolean): Promise<Set<string>> {
-    const present = new Set((await services.engine.call('pictures', [])).filter(mayBeShown))
+    const [ofGoods, ofAds] = await Promise.all([
+      services.engine.call('pictures', []),
+      services.engine.call('adPictures', []),
+    ])
+    const present = new Set([...ofGoods, ...ofAds].filter(mayBeShown))
     const all = [...present].filter((a) => !known.has(a))
     for (const [i, address] of all.entries()) {
       if (!isWanted()) break
@@ -65,11 +71,15 @@ export const usePictureSearch = defineStore('pictureSearch', () => {
       .find(raster, index.size)
       .filter((l) => present.has(l.key))
       .slice(0, mostPictures)
-    const shown = await services.engine.call('showing', [likest.map((l) => l.key), mostEach])
+    const likestKeys = likest.map((l) => l.key)
+    const [shown, ads] = await Promise.all([
+      services.engine.call('showing', [likestKeys, mostEach]),
+      services.engine.call('adsShowing', [likestKeys, mostEach]),
+    ])
     if (mine !== asking) return
     found.value = likest
-      .map(({ key, likeness }, i) => ({ address: key, likeness, ...(shown[i] as ShownBy) }))
-      .filter((f) => f.items.length + f.offers.length > 0)
+      .map(({ key, likeness }, i) => ({ address: key, likeness, ...(shown[i] as ShownBy), ads: ads[i] ?? [] }))
+      .filter((f) => f.items.length + f.offers.length + f.ads.length > 0)
   }
   return { isOpen, asked, found, fault, done, look }
 })

@@ -82,12 +82,8 @@ const words: Partial<Record<CreatorFigure, string>> = { clips: 'Clips + lives', 
 section {
   padding: 6px 10px;
 }
-td:first-child,
-th:first-child {
-  padding-left: 10px;
-}
 tr.on {
   background: var(--paper);
-  box-shadow: inset 3px 0 var(--slate);
+  font-weight: 600;
 }
 </style>
