@@ -38,6 +38,8 @@ export const sentences = {
   'backup-newer': '{file} was written by a newer Sickle (format {version}). Update Sickle first. Nothing was changed.',
   'drafts-invalid': '{file} cannot be read as listing drafts: {reason}. Nothing was changed.',
   'cut-invalid': 'This Cut cannot be read: {reason}.',
+  'not-judged':
+    'Not kept: “{title}” (and {others} more) is not judged yet. Tick what speaks for or against it in its Close look; there you also say whether that comes first.',
 
   'storage-full': 'The browser gives Sickle no more space. Remove an import from the ledger, or free disk space.',
   'storage-closed': 'The browser does not let Sickle keep data here (private window?). Open it in a normal window.',

@@ -34,9 +34,7 @@ const capture = (id: string, capturedOn: number, rows: RowRecord[]) => ({
 test('an ad seen twice has its whole run, what was said last, and both counts of views', () => {
   const row = { market: 'Openstall', ad: '7', advertiser: 'Perch', title: 'Feeder', firstSeen: 100, lastSeen: 110, views: 500, likes: 4, comments: 1 } // prettier-ignore
   const merged = mergeAds([
-    capture('b', 130, [
-      { ...row, lastSeen: 130, firstSeen: 102, views: 900, likes: 9, comments: null, text: 'New' },
-    ]),
+    capture('b', 130, [{ ...row, lastSeen: 130, firstSeen: 102, views: 900, likes: 9, comments: null, text: 'New' }]),
     capture('a', 110, [row, { market: 'Openstall', ad: '8', advertiser: 'Sill' }]),
   ] as never)
   expect(merged[0]).toMatchObject({ key: 'Openstall/7', firstSeen: 100, lastSeen: 130, views: 900, reactions: 9, text: 'New', looks: [{ day: 110, views: 500 }, { day: 130, views: 900 }] }) // prettier-ignore

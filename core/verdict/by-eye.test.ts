@@ -1,4 +1,4 @@
-import { improvementsOf, judgementsFor } from '.'
+import { improvementsOf, judgementsFor, sellerKinds, type SellerKind } from '.'
 
 const listing = (title: string, tags: string | null = null, deliveryE4: number | null = 0) => ({
   title,
@@ -36,22 +36,48 @@ test('improvements are what the figures show, and nothing where all is well', ()
   expect(improvementsOf({ ...well, rating: 3.2, units: 4 })).toEqual([])
 })
 
-test('the checklist says what is known beside what only the eye sees', () => {
-  const hint = (some: object, id: string) =>
-    judgementsFor({
-      priceLowE4: 120_000,
-      rating: 3.5,
-      best: { margin: 0.1 },
-      offer: { offer: { stock: 40 } },
-      ...some,
-    }).find((j) => j.id === id)?.hint
-  expect(hint({}, 'impulse')).toBe('its price lies in the usual band')
-  expect(hint({ priceLowE4: 900_000 }, 'impulse')).toBe('its price is above the usual band')
-  expect(hint({}, 'stock')).toBe('the supplier holds 40, under 1,000')
-  expect(hint({}, 'rated')).toBe('3.5 stars, under 4')
-  expect(hint({}, 'margin')).toBe('10 %, under 20 %')
-  expect(hint({ offer: null, rating: null, best: null, priceLowE4: null }, 'stock')).toBeNull()
-  expect(
-    new Set(judgementsFor({ priceLowE4: null, rating: null, best: null, offer: null }).map((j) => j.id)).size,
-  ).toBe(14)
+describe('the checklist', () => {
+  const judged = {
+    title: 'Nest box',
+    priceLowE4: 120_000,
+    rating: 3.5,
+    best: { margin: 0.1 },
+    offer: { offer: { stock: 40, weightG: 900 } },
+    listings: [],
+  }
+  const point = (some: object, id: string, kind?: SellerKind, isElectric?: boolean) =>
+    judgementsFor({ ...judged, ...some }, kind, isElectric).find((j) => j.id === id)
+  test.each<[string, object, string | undefined, SellerKind, boolean]>([
+    ['impulse', {}, 'its price lies in the usual 5–40', 'dropshipped', false],
+    ['impulse', { priceLowE4: 50_000 }, 'its price lies in the usual 5–40', 'dropshipped', false],
+    ['impulse', { priceLowE4: 49_900 }, 'its price is under the usual 5–40', 'dropshipped', false],
+    ['impulse', { priceLowE4: 400_100 }, 'its price is above the usual 5–40', 'dropshipped', true],
+    ['impulse', {}, 'its price is under the usual 20–100', 'social', false],
+    ['impulse', { priceLowE4: 1_000_100 }, 'its price is above the usual 20–100', 'social', true],
+    ['stock', {}, 'the supplier holds 40, under 1,000', 'social', true],
+    ['stock', { offer: { offer: { stock: 1000, weightG: null } } }, 'the supplier holds 1,000', 'social', false],
+    ['rated', {}, '3.5 stars, under 4', 'printed', true],
+    ['rated', { rating: 4 }, '4.0 stars', 'printed', false],
+    ['margin', {}, '10 %, under 20 %', 'digital', true],
+    ['margin', { best: { margin: 0.2 } }, '20 %', 'digital', false],
+    ['bulky', { offer: { offer: { stock: null, weightG: 5000 } } }, 'weighs 5.0 kg', 'social', true],
+    ['fragile', { title: 'Glass bowl' }, 'its words say so', 'social', true],
+  ])('%s, %j: %s', (id, some, hint, kind, isWarning) =>
+    expect(point(some, id, kind)).toMatchObject({ hint, isWarning }),
+  )
+  test('what is not known says nothing, and what is electric warns', () => {
+    const nothing = { priceLowE4: null, rating: null, best: null, offer: null }
+    expect(judgementsFor({ ...judged, ...nothing }).every((j) => j.hint === null && !j.isWarning)).toBe(true)
+    expect(point({}, 'impulse', 'printed')?.hint).toBeNull()
+    expect(point({ offer: { offer: { stock: null, weightG: 4999 } } }, 'bulky')?.hint).toBeNull()
+    expect(point({}, 'hazard')?.hint).toBeNull()
+    expect([point({}, 'hazard', 'social', true)?.isWarning, point({}, 'returns', 'social', true)?.isWarning]).toEqual([true, true]) // prettier-ignore
+  })
+  test('each kind of seller has its own points, each once', () => {
+    const ids = (kind: SellerKind) => judgementsFor(judged, kind).map((j) => j.id)
+    expect(sellerKinds.map((kind) => new Set(ids(kind)).size)).toEqual([14, 14, 13, 9])
+    expect(ids('printed')).not.toContain('stock')
+    expect(ids('digital')).not.toContain('bulky')
+    expect(point({}, 'show', 'social')?.text).not.toBe(point({}, 'show')?.text)
+  })
 })

@@ -2,6 +2,7 @@ import { mostStrips, usualStrips } from '@sickle/core/engine'
 import type { DecimalMark } from '@sickle/core/money'
 import { clipRules, clipRulesSchema, type ClipRules } from '@sickle/core/social'
 import { dearFromE4 } from '@sickle/core/supply'
+import { sellerKinds, type SellerKind } from '@sickle/core/verdict'
 import { listOf, moneyE4, oneOf, record, span, text, truth } from '@sickle/core/schema'
 
 /** Columns of the finds where the seller chose no others. */
@@ -23,6 +24,9 @@ export interface Settings {
   clips: ClipRules
   /** whether ads are given a score */
   adScore: boolean
+  /** how the seller sells, and whether what is kept has to be judged by eye first */
+  seller: SellerKind
+  judgeFirst: boolean
   /** whether pictures of listed hosts are fetched */
   pictures: boolean
   /** measures that have a strip above the finds, and columns of the finds, in order */
@@ -38,6 +42,8 @@ export const usualSettings = (): Settings => ({
   dearFromE4,
   clips: clipRules,
   adScore: false,
+  seller: 'dropshipped',
+  judgeFirst: false,
   pictures: false,
   strips: [...usualStrips],
   columns: [...usualColumns],
@@ -51,6 +57,8 @@ export const settingsSchema = record({
   dearFromE4: moneyE4(),
   clips: clipRulesSchema,
   adScore: truth(),
+  seller: oneOf(...sellerKinds),
+  judgeFirst: truth(),
   pictures: truth(),
   strips: listOf(text(60), mostStrips),
   columns: listOf(text(60), 100).min(1, 'must name a column'),

@@ -8,8 +8,11 @@ import {
   type Sheaf,
   type SheafBook,
 } from '@sickle/core/verdict'
+import { Problem } from '@sickle/core/problem'
 import { useServices } from '@/services/services'
 import { keptDocument, type KeptDocument } from './document'
+import { useJudgements } from './judgements'
+import { useSettings } from './settings'
 import { useSteps, type Step } from './steps'
 
 const fresh = (): SheafBook => ({
@@ -65,6 +68,16 @@ export const useSheaf = defineStore('sheaf', () => {
   }
 })
 
+/** Where the seller wants everything judged by eye before it is kept: what was not judged is refused. @throws Problem 'not-judged' */
+function useJudgedFirst() {
+  const [judgements, settings] = [useJudgements(), useSettings()]
+  return (events: readonly Omit<DecisionEvent, 'at'>[]): void => {
+    if (!settings.value.judgeFirst) return
+    const [first, ...others] = events.filter((e) => e.action === 'keep' && judgements.of(e.key).length === 0)
+    if (first) throw new Problem('not-judged', { title: first.snapshot.title, others: others.length })
+  }
+}
+
 /** Decisions one by one, as steps that can be taken back. */
 function useDecisionSteps(
   book: KeptDocument<SheafBook>,
@@ -73,9 +86,11 @@ function useDecisionSteps(
 ) {
   const services = useServices()
   const steps = useSteps()
+  const assertJudged = useJudgedFirst()
   /** what undo would take back, in words */
   const lastStep = computed(() => current.value.events[current.value.cursor - 1] ?? null)
   async function record(event: Omit<DecisionEvent, 'at'>): Promise<void> {
+    assertJudged([event])
     const { events, cursor, id } = current.value
     await change({ events: [...events.slice(0, cursor), { ...event, at: services.now() }], cursor: cursor + 1 })
     steps.note(step(id))
@@ -83,6 +98,7 @@ function useDecisionSteps(
   /** Many decisions at once, as one step. */
   async function recordAll(list: readonly Omit<DecisionEvent, 'at'>[], label: string): Promise<void> {
     if (list.length === 0) return
+    assertJudged(list)
     const { events, cursor, id } = current.value
     const at = services.now()
     const added = list.map((event) => ({ ...event, at }))

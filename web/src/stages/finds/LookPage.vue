@@ -7,6 +7,7 @@ import { whatDoIMake } from '@/shared/answers'
 import { percent } from '@/shared/format'
 import { useLens } from '@/shared/stores/lens'
 import { useRules } from '@/shared/stores/rules'
+import { useSettings } from '@/shared/stores/settings'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useKeys } from '@/shared/use-keys'
 import { useLatest } from '@/shared/use-latest'
@@ -40,9 +41,12 @@ const head = useTemplateRef('head')
 const sellers = useTemplateRef('sellers')
 const key = computed(() => [route.params.key].flat().join('/'))
 const lens = useLens()
+const settings = useSettings()
 const item = useLatest([key, () => lens.markets, () => workspace.version], async () =>
   workspace.version === 0 ? null : services.engine.call('seenItem', [key.value, plain(lens.markets)]),
 )
+/** whoever sells by clips asks what they earn before what selling would */
+const isAffiliate = computed(() => settings.value.seller === 'social')
 const back = () => void router.push('/finds')
 const toMargin = () => void router.push(`/margin/${encodeURIComponent(key.value)}`)
 useKeys('Close look', [
@@ -94,12 +98,13 @@ watch(
       <div class="column">
         <ItemRoom :item="item" />
         <ItemPrice :item="item" :home="rules.home" />
+        <ItemEarnings v-if="isAffiliate" :item="item" />
         <article>
           <h3>What do I make? <GradeMark v-if="item.best" grade="estimated" /></h3>
           <p>{{ whatDoIMake(item, rules.home) }}</p>
           <WorthParts :worth="item.worth" />
         </article>
-        <ItemEarnings :item="item" />
+        <ItemEarnings v-if="!isAffiliate" :item="item" />
         <ItemSource :item="item" />
       </div>
       <ItemSellers ref="sellers" class="wide" :item="item" full />
