@@ -115,6 +115,8 @@ test('what takes a dear first order is told of before it goes up, until its samp
   await page.getByRole('dialog').getByRole('button', { name: 'Note the answer' }).click()
   await page.getByRole('button', { name: 'Sample ordered' }).click()
   await page.getByRole('button', { name: 'Passed' }).click()
+  await page.getByRole('button', { name: 'Reckon with it' }).first().click()
+  await expect(page.getByRole('button', { name: 'Reckoned with' })).toBeDisabled()
   await page.getByRole('link', { name: /^Launch/ }).click()
   await expect(page.getByText(/no sample has passed yet/)).toHaveCount(0)
   await expect(page.getByRole('cell', { name: 'ready' })).toBeVisible()

@@ -44,9 +44,9 @@ test('stores stand by age and sales: the corner, a brush and facets leave some, 
   await expect(chip).toBeVisible()
   await expect(status(page)).not.toContainText(new RegExp(`^${all} of`))
   // the spans at the left say the same, and can be typed
-  await expect(page.getByLabel('Months from')).not.toHaveValue('')
-  await page.getByLabel('Months to').fill('12')
-  await page.getByLabel('Months to').press('Enter')
+  await expect(page.getByRole('textbox', { name: 'Months from' })).not.toHaveValue('')
+  await page.getByRole('textbox', { name: 'Months to' }).fill('12')
+  await page.getByRole('textbox', { name: 'Months to' }).press('Enter')
   await expect(page.getByTitle(/^Lift the limit Months from .* to 12$/)).toBeVisible()
   const side = page.getByRole('complementary')
   await side.getByRole('group', { name: 'Market' }).getByText('Gavelhop', { exact: true }).click()

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Locator, type Page } from '@playwright/test'
-import { atRest, chooseFiles, bringIn, loadDemo, offersCsv, textFile } from './steps'
+import { atRest, chooseFiles, bringIn, limitBy, loadDemo, offersCsv, textFile } from './steps'
 
 /** The strictest rules that axe has: WCAG 2.2 A and AA, and what it holds for good practice, of any impact. */
 const rules = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22a', 'wcag22aa', 'best-practice']
@@ -96,6 +96,42 @@ test('quotes, a supplier, designs and what is posted pass the strictest rules, a
   expect(found).toEqual([])
 })
 
+test('creators, advertisements, the lens and limits where they stand pass the strictest rules, light and dark', async ({
+  page,
+}) => {
+  test.setTimeout(300_000)
+  const found: string[] = []
+  const button = (name: string | RegExp) => page.getByRole('button', { name })
+  await loadDemo(page)
+  await opened(page, button('All markets'), 'Markets that count', found)
+  await opened(page, button('Another limit'), 'Another limit', found)
+  await limitBy(page, 'Commission', '15')
+  await opened(page, page.getByTitle(/^Change the limit Commission/), 'A limit where it stands', found)
+  for (const theme of ['light', 'dark']) {
+    await page.goto('/rivals/creators')
+    await page.getByRole('table', { name: 'Creators' }).getByRole('row').nth(1).getByRole('button').click()
+    if (theme === 'light') await button('Write to …').click()
+    await expect(page.getByRole('listitem').first()).toBeVisible()
+    found.push(...(await faults(page, `Creators, ${theme}`)))
+    await opened(page, button('Message …'), 'Message to a creator', found)
+    await page.goto('/finds/ads')
+    await page
+      .getByRole('table', { name: 'Advertisements' })
+      .getByRole('row')
+      .nth(1)
+      .getByRole('button')
+      .first()
+      .click()
+    await expect(page.getByRole('complementary', { name: /^The ad / })).toBeVisible()
+    found.push(...(await faults(page, `Advertisements, ${theme}`)))
+    await page.goto('/finds/posted')
+    await expect(page.getByRole('table', { name: 'Clips and lives' })).toBeVisible()
+    found.push(...(await faults(page, `What is posted, ${theme}`)))
+    await button(`${theme === 'light' ? 'Dark' : 'Light'} theme`).click()
+  }
+  expect(found).toEqual([])
+})
+
 async function sheafOpens(page: Page, found: string[]): Promise<void> {
   await page.getByRole('link', { name: /^Sheaves/ }).click()
   await page.getByRole('button', { name: 'What if …' }).click()
@@ -181,7 +217,8 @@ test('at twice the size nothing scrolls sideways', async ({ page }) => {
     })
     if (by > 0) wide.push(`${view}: ${by} px`)
   }
-  const beside = ['supply/quotes', 'supply/designs', 'supply/supplier?name=Saltmarsh%20Depot', 'finds/posted']
+  const social = ['finds/posted', 'finds/ads', 'rivals/creators']
+  const beside = [...social, 'supply/quotes', 'supply/designs', 'supply/supplier?name=Saltmarsh%20Depot']
   for (const path of ['today', 'gather', 'demand', 'finds', 'margin', 'sheaves', 'launch', 'settings', ...beside]) {
     await page.goto(`/${path}`)
     await expect(page.locator('main h1, main h2, main .name').first()).toBeVisible()

@@ -2,7 +2,7 @@ import { isoDay } from '@sickle/core/identity'
 import { fernhand, gavelhop, loopreel, marrowgate, openstall } from './demo-listings'
 import { dayInWords, delimited, lastDay, type Row } from './demo-rows'
 import { blanksFile } from './demo-blanks'
-import { hitDays, hitsFile } from './demo-hits'
+import { hitDays, hitOffers, hitsFile } from './demo-hits'
 import { adFile, clipFile } from './demo-social'
 import { termRows } from './demo-terms'
 import { feedbackOf, hidesSales } from './observables'
@@ -55,23 +55,7 @@ export function demoFiles(world: World = demoWorld()): DemoFile[] {
       market: 'Fernhand',
       currency: 'EUR',
     }),
-    text('loopreel-listings.ndjson', 'Loopreel, listings', loopreel(on('Loopreel'), world), {
-      market: 'Loopreel',
-      currency: 'USD',
-    }),
-    text('loopreel-daily.csv', 'Loopreel, daily units', wide(on('Loopreel'), world, ','), {
-      market: 'Loopreel',
-      currency: 'USD',
-    }),
-    text('loopreel-hits.csv', 'Loopreel, sold most this month', hitsFile(world), {
-      market: 'Loopreel',
-      currency: 'USD',
-    }),
-    text('loopreel-hits-daily.csv', 'Loopreel, days of those', hitDays(world), { market: 'Loopreel', currency: 'USD' }),
-    text('loopreel-clips.csv', 'Loopreel, clips and lives', clipFile(on('Loopreel'), world), {
-      market: 'Loopreel',
-      currency: 'USD',
-    }),
+    ...socialShop(on('Loopreel'), world),
     text('openstall-listings.csv', 'Openstall, listings', openstall(on('Openstall'), world), {
       market: 'Openstall',
       currency: 'EUR',
@@ -96,6 +80,18 @@ export function demoFiles(world: World = demoWorld()): DemoFile[] {
       currency: 'EUR',
     }),
     ...storesAndMine(world),
+  ]
+}
+
+/** The social shop, with its hits and what is posted about both. */
+function socialShop(list: StandinListing[], world: World): DemoFile[] {
+  const answers = { market: 'Loopreel', currency: 'USD' }
+  return [
+    text('loopreel-listings.ndjson', 'Loopreel, listings', loopreel(list, world), answers),
+    text('loopreel-daily.csv', 'Loopreel, daily units', wide(list, world, ','), answers),
+    text('loopreel-hits.csv', 'Loopreel, sold most this month', hitsFile(world), answers),
+    text('loopreel-hits-daily.csv', 'Loopreel, days of those', hitDays(world), answers),
+    text('loopreel-clips.csv', 'Loopreel, clips and lives', clipFile(list, world), answers),
   ]
 }
 
@@ -258,6 +254,7 @@ function quaymaster(world: World): DemoFile {
         [],
         head,
         ...rows,
+        ...hitOffers(world),
       ],
     },
     encoding: 'utf-8',

@@ -119,6 +119,43 @@ export function hitsFile(world: World): string {
   return delimited([head, ...rows], ',')
 }
 
+const offered = [
+  { share: 0.28, least: 20, delivery: 2.5, days: '9-14 days' },
+  { share: 0.34, least: 5, delivery: 3.9, days: '4-6 days' },
+  { share: 0.31, least: 10, delivery: 3.2, days: '6-10 days' },
+]
+
+/** Three offers of each, by suppliers who offer other things too: rows of the hub's price list. */
+export function hitOffers(world: World): Row[] {
+  return hits.flatMap(({ title, price }, at) =>
+    offered.map(({ share, least, delivery, days }, n): Row => {
+      const by = world.offers[(at * offered.length + n) * 11] ?? world.offers[0]
+      if (!by) throw new Error('the world has no offers')
+      const cost = price * share
+      return [
+        `QMH${at * offered.length + n + 1}`,
+        by.supplier,
+        null,
+        n === 0 ? title : title.replace(',', ' -'),
+        ...[1, 0.95, 0.88].map((part) => Number((cost * part).toFixed(2))),
+        least,
+        delivery,
+        days,
+        by.shipsFrom,
+        0.5,
+        '24 x 18 x 10',
+        2000 + at * 300,
+        150 + at * 60,
+        4.5,
+        by.facts.since === null ? null : isoDay(by.facts.since),
+        by.facts.goodReviews,
+        Number((cost * 1.5).toFixed(2)),
+        null,
+      ]
+    }),
+  )
+}
+
 /** Their units day by day, a column a day. */
 export function hitDays(world: World): string {
   const head = ['Listing ID', ...Array.from({ length: world.days }, (_, d) => isoDay(world.firstDay + d))]

@@ -13,9 +13,8 @@ const manner = new Set(
 
 /** whom or what it is for belongs to its name */
 const named = new Set('baby bebe bébé dog cat car bike'.split(' '))
-/** figures with their units, and paper sizes */
-const sizes =
-  /(?<!\p{L})(?:a\d|\d[\d.,]*(?:\s?x\s?\d[\d.,]*)*\s?(?:ml|cl|l|oz|cm|mm|m|in|inch(?:es)?|g|kg|pages)?)(?![\p{L}\d])/giu
+/** what stands after a figure; what has a figure in it is no word of a name anyhow */
+const units = new Set('ml cl l oz cm mm m in inch inches g kg pages x'.split(' '))
 
 /** no name has more words */
 const mostWords = 2
@@ -30,10 +29,9 @@ export function blankName(title: string): string {
   const [first = ''] = title.split(/[,;(/|–]|\s-\s/)
   const words = first
     .toLowerCase()
-    .replace(sizes, ' ')
     .replace(rest, '')
     .split(/\s+/)
-    .filter((w) => /^[\p{L}'-]+$/u.test(w) && !manner.has(w) && !isManner(w))
+    .filter((w) => /^[\p{L}'-]+$/u.test(w) && !units.has(w) && !manner.has(w) && !isManner(w))
   const name = words.slice(-mostWords).join(' ')
   return name === '' ? title.trim().toLowerCase() : singular(name)
 }

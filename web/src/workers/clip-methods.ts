@@ -78,7 +78,6 @@ const mostPoints = 10_000
 /** What is asked of clips and lives. */
 export function clipMethods(through: Through) {
   const captures = readOnce(() => capturesOf('clips'))
-  const ads = readOnce(() => recordsAtRest('ads'))
   const merged = readOnce(async () => {
     const { rules } = await (await through()).maker
     return mergeClips(await captures.get(), (currency) => toHome(currency, rules))
@@ -93,6 +92,7 @@ export function clipMethods(through: Through) {
     return last.list
   }
   const clipsOn = async (lens: LensMarkets) => (await merged.get()).filter(isOn(lens))
+  const item = aboutItem(through, clipsOn)
   return {
     methods: {
       /** Clips and lives that pass, in their order, what they come to together, and what goes with selling. */
@@ -124,6 +124,22 @@ export function clipMethods(through: Through) {
         return clip ? rowOf(clip, await maker) : null
       },
 
+      ...item.methods,
+    },
+    clipsOn,
+    forget() {
+      for (const read of [captures, item.ads, merged]) read.forget()
+      last = null
+    },
+  }
+}
+
+/** What is asked of the clips of one item. */
+function aboutItem(through: Through, clipsOn: (lens: LensMarkets) => Promise<Clip[]>) {
+  const ads = readOnce(() => recordsAtRest('ads'))
+  return {
+    ads,
+    methods: {
       /** Clips, lives and advertisements about an item; null where none were brought in at all. */
       async posted(_: CallContext, key: string, lens: string[]): Promise<Posted | null> {
         const engine = await through(lens)
@@ -148,11 +164,6 @@ export function clipMethods(through: Through) {
         })
         return outlook && { outlook, ...on }
       },
-    },
-    clipsOn,
-    forget() {
-      for (const read of [captures, ads, merged]) read.forget()
-      last = null
     },
   }
 }

@@ -65,25 +65,7 @@ export function demandMethods(through: Through) {
         return branchThemes(maker.catalog, maker.rules, path, { isCounted: (l) => maker.isCounted(l) })
       },
 
-      async terms(_: CallContext, market: string | null, lens: string[]): Promise<TermsAnswer> {
-        const all = (await allTerms()).filter((t) => isOn(lens, t.market))
-        const some = market === null ? all : all.filter((t) => t.market === market)
-        return {
-          terms: some.slice(0, mostTerms),
-          of: some.length,
-          markets: [...new Set(all.map((t) => t.market))].sort(),
-          rising: risingTerms(some).slice(0, 30),
-        }
-      },
-
-      async term(_: CallContext, key: string, lens: string[]): Promise<TermLook | null> {
-        const all = await allTerms()
-        return termLook(
-          key,
-          all.filter((t) => t.key === key || isOn(lens, t.market)),
-          await through(lens),
-        )
-      },
+      ...termMethods(through, allTerms),
 
       /** Everything gathered whose name holds what is typed: items, stores, categories, markets and terms. */
       async named(
@@ -99,18 +81,43 @@ export function demandMethods(through: Through) {
           terms: terms.map(({ key, phrase, market }) => ({ key, phrase, market })),
         }
       },
-
-      async wordings(_: CallContext, first: string, second: string, lens: string[]): Promise<Wordings> {
-        const engine = await through(lens)
-        const maker = await engine.maker
-        return compareWordings(maker.catalog, engine.finder.search, maker.rules, [first, second], (l) =>
-          maker.isCounted(l),
-        )
-      },
     },
     allTerms,
     /** What was read is out of date. */
     forget: terms.forget,
+  }
+}
+
+/** What is asked of terms, and of the wordings of two of them. */
+function termMethods(through: Through, allTerms: () => Promise<Term[]>) {
+  return {
+    async terms(_: CallContext, market: string | null, lens: string[]): Promise<TermsAnswer> {
+      const all = (await allTerms()).filter((t) => isOn(lens, t.market))
+      const some = market === null ? all : all.filter((t) => t.market === market)
+      return {
+        terms: some.slice(0, mostTerms),
+        of: some.length,
+        markets: [...new Set(all.map((t) => t.market))].sort(),
+        rising: risingTerms(some).slice(0, 30),
+      }
+    },
+
+    async term(_: CallContext, key: string, lens: string[]): Promise<TermLook | null> {
+      const all = await allTerms()
+      return termLook(
+        key,
+        all.filter((t) => t.key === key || isOn(lens, t.market)),
+        await through(lens),
+      )
+    },
+
+    async wordings(_: CallContext, first: string, second: string, lens: string[]): Promise<Wordings> {
+      const engine = await through(lens)
+      const maker = await engine.maker
+      return compareWordings(maker.catalog, engine.finder.search, maker.rules, [first, second], (l) =>
+        maker.isCounted(l),
+      )
+    },
   }
 }
 

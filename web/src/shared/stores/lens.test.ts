@@ -55,12 +55,7 @@ test('through a lens every figure is of its markets alone, and so are the counts
   const selling = await engine.call('storesSelling', [{ ...emptyQuery, lens: ['Loopreel'] }])
   expect(selling.reduce((a, b) => a + b, 0)).toBe(2)
   const file = await engine.call('exportFinds', [['units'], 'csv'])
-  expect(
-    new TextDecoder()
-      .decode(file as Uint8Array)
-      .trim()
-      .split('\n'),
-  ).toHaveLength(3)
+  expect(new TextDecoder().decode(file).trim().split('\n')).toHaveLength(3)
   await lens.choose(['Loopreel', 'Marrowgate'])
   expect(lens.markets).toEqual([])
 })

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { PictureIndex } from '@sickle/core/goods'
-import { useServices } from '@/services/services'
+import { useServices, type Services } from '@/services/services'
 import type { AdRow } from '@/workers/ad-methods'
 import type { ShownBy } from '@/workers/picture-methods'
 import { mayBeShown, shownFrom } from '../picture-copies'
@@ -71,15 +71,24 @@ export const usePictureSearch = defineStore('pictureSearch', () => {
       .find(raster, index.size)
       .filter((l) => present.has(l.key))
       .slice(0, mostPictures)
-    const likestKeys = likest.map((l) => l.key)
-    const [shown, ads] = await Promise.all([
-      services.engine.call('showing', [likestKeys, mostEach]),
-      services.engine.call('adsShowing', [likestKeys, mostEach]),
-    ])
+    const shown = await shownBy(services, likest)
     if (mine !== asking) return
-    found.value = likest
-      .map(({ key, likeness }, i) => ({ address: key, likeness, ...(shown[i] as ShownBy), ads: ads[i] ?? [] }))
-      .filter((f) => f.items.length + f.offers.length + f.ads.length > 0)
+    found.value = shown
   }
   return { isOpen, asked, found, fault, done, look }
 })
+
+/** What shows each of some pictures; those that nothing shows are left out. */
+async function shownBy(
+  { engine }: Services,
+  likest: readonly { key: string; likeness: number }[],
+): Promise<PictureFound[]> {
+  const addresses = likest.map((l) => l.key)
+  const [shown, ads] = await Promise.all([
+    engine.call('showing', [addresses, mostEach]),
+    engine.call('adsShowing', [addresses, mostEach]),
+  ])
+  return likest
+    .map(({ key, likeness }, i) => ({ address: key, likeness, ...(shown[i] as ShownBy), ads: ads[i] ?? [] }))
+    .filter((f) => f.items.length + f.offers.length + f.ads.length > 0)
+}

@@ -1,10 +1,11 @@
 <script setup lang="ts" generic="T extends string">
 import { computed, ref } from 'vue'
 import type { Span } from '@sickle/core/engine'
+import type { LimitedFigure } from '../limited-figure'
 import BareButton from './BareButton.vue'
 import HousePopover from './HousePopover.vue'
 import HouseSelect from './HouseSelect.vue'
-import LimitFields, { type LimitedFigure } from './LimitFields.vue'
+import LimitFields from './LimitFields.vue'
 
 /** A limit by any figure, also by those that are not seen. */
 const { figures, limits } = defineProps<{
@@ -15,6 +16,7 @@ const emit = defineEmits<{ set: [name: T, span: Span] }>()
 const open = ref(false)
 const by = ref<T | null>(null)
 const chosen = computed(() => figures.find((f) => f.name === by.value) ?? null)
+const chosenName = computed((): T | null => chosen.value?.name ?? null)
 const options = computed(() => figures.map((f) => ({ value: f.name, label: f.label })))
 function set(span: Span) {
   if (chosen.value) emit('set', chosen.value.name, span)
@@ -28,7 +30,7 @@ function set(span: Span) {
     <template #trigger><BareButton type="info" class="link small">Another limit</BareButton></template>
     <div class="pane">
       <HouseSelect
-        :model-value="by as T | null"
+        :model-value="chosenName"
         filterable
         size="small"
         label="Limit by"

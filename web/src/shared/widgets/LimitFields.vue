@@ -1,15 +1,9 @@
-<script lang="ts">
-import type { Measure } from '@sickle/core/engine'
-
-/** What a limit has to know of its figure. */
-export type LimitedFigure = Pick<Measure, 'label' | 'format' | 'band'>
-</script>
-
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
 import { ref, useTemplateRef } from 'vue'
 import { limitSchema, type Span } from '@sickle/core/engine'
 import { firstFault } from '@sickle/core/schema'
+import type { LimitedFigure } from '../limited-figure'
 import { valueWords } from '../span-words'
 import NumberField from './NumberField.vue'
 

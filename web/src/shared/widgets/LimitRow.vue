@@ -2,10 +2,11 @@
 import { NButton, NInput } from 'naive-ui'
 import { ref } from 'vue'
 import type { Span } from '@sickle/core/engine'
+import type { LimitedFigure } from '../limited-figure'
 import { toProblem } from '../problem'
 import BareButton from './BareButton.vue'
 import HousePopover from './HousePopover.vue'
-import LimitFields, { type LimitedFigure } from './LimitFields.vue'
+import LimitFields from './LimitFields.vue'
 
 /** One limit that holds, in words, and how to lift it. */
 export interface LimitChip {
@@ -60,8 +61,9 @@ async function keepNamed() {
       type="info"
       :aria-label="`Lift the limit ${c.label}`"
       :title="`Lift the limit ${c.label}`"
+      class="cross"
       @click="c.lift()"
-      >&nbsp;×</BareButton
+      >×</BareButton
     >
   </span>
   <slot />
@@ -89,7 +91,9 @@ async function keepNamed() {
   border: 1px solid var(--slate);
   background: var(--panel);
   border-radius: 12px;
-  padding: 0 9px;
+  padding: 0 0 0 9px;
+  display: inline-flex;
+  align-items: center;
   color: var(--slate);
   white-space: nowrap;
 }

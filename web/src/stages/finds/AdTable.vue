@@ -40,7 +40,7 @@ const mark = (f: AdFigure) => (query.by === f ? (query.descending ? ' â–¾' : ' â
     <PlainTable class="tight" aria-label="Advertisements">
       <thead>
         <tr>
-          <th />
+          <th><span class="sr-only">Picture</span></th>
           <th>Ad, advertiser</th>
           <th v-for="f in shown" :key="f" class="num" :title="adFigures[f].label" :aria-sort="sorted(f)">
             <BareButton @click="$emit('sort', f)">{{ words[f] ?? adFigures[f].label }}{{ mark(f) }}</BareButton>

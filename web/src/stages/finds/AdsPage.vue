@@ -134,7 +134,7 @@ useKeys('Advertisements', [
           <span v-if="cuts.all.length" class="quiet">Cuts:</span>
           <span v-for="c in cuts.all" :key="c.name" class="cut">
             <BareButton type="info" class="link" @click="change({ ...allAds, ...c.query })">{{ c.name }}</BareButton>
-            <BareButton :aria-label="`Forget the Cut ${c.name}`" @click="cuts.drop(c.name)">&nbsp;×</BareButton>
+            <BareButton class="cross" :aria-label="`Forget the Cut ${c.name}`" @click="cuts.drop(c.name)">×</BareButton>
           </span>
           <LimitRow
             :chips="chips"

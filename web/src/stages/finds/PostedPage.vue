@@ -61,7 +61,7 @@ function setLimits(some: Partial<Record<string, Span | null>>) {
   const limits = Object.entries({ ...query.value.limits, ...some }).filter(
     ([, span]) => span && span.some((end) => end !== null),
   )
-  change({ limits: Object.fromEntries(limits) as ClipQuery['limits'] })
+  change({ limits: Object.fromEntries(limits) })
 }
 const setLimit = (name: ClipFigure, span: Span | null) => setLimits({ [name]: span })
 /** limits by what a clip came to */

@@ -52,7 +52,7 @@ async function written(p: Person) {
           <span class="small quiet">since {{ day(p.on) }}</span>
           <span class="push row-gap">
             <BareButton type="info" class="link small" @click="writing = p.id">Message …</BareButton>
-            <BareButton class="small" :aria-label="`Take ${p.name} off the list`" @click="people.remove(p.id)"
+            <BareButton class="cross" :aria-label="`Take ${p.name} off the list`" @click="people.remove(p.id)"
               >×</BareButton
             >
           </span>

@@ -84,7 +84,7 @@ async function note() {
       </div>
       <div class="scroll letters" tabindex="0" role="group" aria-label="Messages">
         <p v-if="letters.length === 0" class="quiet">Mark whom to ask, and the messages stand here.</p>
-        <LetterText file="quote" v-for="l in letters" :key="l.supplier" :to="l.supplier" :message="l.message" />
+        <LetterText v-for="l in letters" :key="l.supplier" file="quote" :to="l.supplier" :message="l.message" />
       </div>
     </div>
     <p v-if="fault" class="small loss" role="alert">{{ fault }}</p>

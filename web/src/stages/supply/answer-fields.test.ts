@@ -20,8 +20,8 @@ function opened() {
   async function type(label: string, text: string) {
     await field(label).setValue(text)
     await field(label).trigger('change')
-    const [last] = fields.emitted('update:modelValue')?.at(-1) ?? []
-    return (last ?? read) as QuoteAnswer
+    const [last] = (fields.emitted('update:modelValue')?.at(-1) ?? []) as QuoteAnswer[]
+    return last ?? read
   }
   return { fields, type }
 }
