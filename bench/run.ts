@@ -11,6 +11,7 @@ import { benchHostile } from './hostile/run'
 import { benchParquet } from './parquet'
 import { benchRivals } from './rivals'
 import { benchRecognition } from './recognition'
+import { benchSocial } from './social'
 import { report, type Line } from './report'
 import { benchWorkspace } from './workspace'
 
@@ -33,6 +34,7 @@ const parts: Record<string, () => Promise<Line[]>> = {
   engine: () => benchEngine(browser),
   evidence: () => benchEvidence(browser),
   clearing: () => benchClearing(browser),
+  social: () => benchSocial(browser),
   core: () => benchCore(),
   recognition: () => benchRecognition(base, browser),
   parquet: () => benchParquet(base, browser),

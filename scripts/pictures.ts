@@ -39,6 +39,26 @@ async function decide(p: Page, words: string, key: string): Promise<void> {
   while ((await decided(p)) === before) await p.waitForTimeout(50)
 }
 
+/** What is posted, who shows it, and what is advertised. */
+async function social(): Promise<void> {
+  await page.goto(`http://127.0.0.1:${port}/finds/posted`)
+  await page.getByRole('table', { name: 'Clips and lives' }).waitFor()
+  await page.getByText('Took more').click()
+  await shot('posted')
+  await page.goto(`http://127.0.0.1:${port}/rivals/creators`)
+  await page.getByText('and show mine not yet').click()
+  for (const row of [1, 3]) {
+    await page.getByRole('table', { name: 'Creators' }).getByRole('row').nth(row).getByRole('button').click()
+    await page.getByRole('button', { name: 'Write to …' }).click()
+  }
+  await shot('creators')
+  await page.getByRole('button', { name: 'Dark theme' }).click()
+  await page.goto(`http://127.0.0.1:${port}/finds/ads`)
+  await page.getByRole('table', { name: 'Advertisements' }).getByRole('row').nth(1).getByRole('button').first().click()
+  await page.getByRole('complementary', { name: /^The ad / }).waitFor()
+  await shot('ads')
+}
+
 /** Three suppliers are asked, two answer, and the page of one is opened. */
 async function quotes(): Promise<void> {
   await page.getByRole('link', { name: 'Ask for quotes …' }).click()
@@ -65,12 +85,6 @@ async function quotes(): Promise<void> {
 try {
   await page.goto(`http://127.0.0.1:${port}/`)
   await page.getByRole('button', { name: 'Load the demo' }).waitFor()
-  const chooser = page.waitForEvent('filechooser')
-  await page.getByRole('button', { name: /Drop files anywhere/ }).click()
-  await (await chooser).setFiles(fileURLToPath(new URL('../core/intake/fixtures/market-export.csv', import.meta.url)))
-  await page.getByRole('region', { name: 'Import' }).waitFor()
-  await shot('import')
-  await page.getByRole('button', { name: 'Leave out' }).click()
   await page.getByRole('button', { name: 'Load the demo' }).click()
   await page.waitForURL('**/finds')
   await page.locator('.find .title').first().waitFor()
@@ -95,8 +109,6 @@ try {
   await page.locator('.find').nth(2).click()
   await look()
   await shot('finds')
-  await page.locator('.look').evaluate((e) => e.scrollTo(0, 560))
-  await shot('close-look')
   await page.keyboard.press('Escape')
   await open('Demand')
   await page.locator('.icicle .cell').nth(1).click()
@@ -169,16 +181,7 @@ try {
   await open('Today')
   await page.getByRole('region', { name: 'Rising' }).getByRole('button').first().waitFor()
   await shot('today')
-  await page.getByRole('button', { name: 'Dark theme' }).click()
-  await open('Finds')
-  await page.locator('.find').nth(2).click()
-  await look()
-  await shot('finds-dark')
-  await open('Rivals')
-  await page.getByLabel('Search stores').fill('lantern & reed')
-  await page.getByRole('grid', { name: 'Stores' }).getByRole('row').nth(1).click()
-  await page.getByRole('button', { name: /^Open whole/ }).click()
-  await page.getByRole('table', { name: 'Gaps' }).waitFor()
+  await social()
 } finally {
   await browser.close()
   server.kill()

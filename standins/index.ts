@@ -1,5 +1,6 @@
 export * from './archetypes'
 export * from './demo-files'
+export { hitOffers } from './demo-hits'
 export * from './demo-own'
 export * from './demo-rules'
 export * from './demo-stores'

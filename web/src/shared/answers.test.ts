@@ -12,6 +12,7 @@ import {
   whatDoIMake,
   whatIsEstimated,
   whatIsPosted,
+  whichCounts,
   whenInTheMonth,
   whenItSells,
   whichOptions,
@@ -73,6 +74,15 @@ test('what is not known is said to be not known, never nought', () => {
   expect(whenItSells([])).toBe('No weekday stands out beyond chance.')
   expect(whenInTheMonth(null)).toBe('')
   expect(whoSellsIt([], 'EUR')).toBe('Nobody is known to offer it at a price.')
+  const one = item.listings.slice(0, 1)
+  expect(whichCounts({ ...item, commission: null, creators: null, rank: null })).toBe('')
+  expect(whichCounts({ ...item, commission: 0.2, creators: 40, rank: 7 })).toBe(
+    'Finds counts commission 20 %, the highest of its 2 listings; 40 creators, the most that any of its 2 listings states; sales rank 7, the best of its 2 listings.',
+  )
+  const shown = { ...item.reach, clipCommission: 0.2, clipCreators: 3 }
+  expect(whichCounts({ listings: one, commission: 0.2, creators: 3, rank: null, reach: shown })).toBe(
+    'Finds counts commission 20 %, the highest that its clips name; 3 creators, those of its clips.',
+  )
   expect(whatIsPosted(null)).toBe('Not known: no clips or advertisements were brought in.')
   expect(mayIListIt(null)).toBe('Not known: no list of restricted items was brought in.')
   expect(howPriceTells(null)).toBe('')

@@ -254,6 +254,28 @@ export function whatIsPosted(posted: Posted | null): string {
   return `${clips}${sold}${free}${rate}.${ads}`
 }
 
+/** Which of several values Finds counts, where listings, or clips, name more than one. */
+export function whichCounts({
+  listings,
+  commission,
+  creators,
+  rank,
+  reach,
+}: Pick<Item, 'listings' | 'commission' | 'creators' | 'rank' | 'reach'>): string {
+  const of = listings.length > 1 ? `of its ${count(listings.length)} listings` : 'of its listing'
+  const rate =
+    commission === null
+      ? null
+      : `commission ${percent(commission)}, ${commission === reach.clipCommission ? 'the highest that its clips name' : `the highest ${of}`}`
+  const people =
+    creators === null
+      ? null
+      : `${plural(creators, 'creator')}, ${creators === reach.clipCreators ? 'those of its clips' : `the most that any ${of} states`}`
+  const place = rank === null ? null : `sales rank ${count(rank)}, the best ${of}`
+  const all = [rate, people, place].filter((part) => part !== null)
+  return all.length === 0 ? '' : `Finds counts ${all.join('; ')}.`
+}
+
 export function mayIListIt(allowed: (Clearance & { overruled: Overruling | null }) | null): string {
   if (!allowed) return 'Not known: no list of restricted items was brought in.'
   const first = allowed.because[0]

@@ -46,6 +46,10 @@ test('clips are asked for everything, for an item with all its listings, and for
   const store = await engine.call('clips', [{ of: 'store', market: 'Marrowgate', name: 'Sill Life' }, allClips, [], 60])
   expect(store.rows.map((r) => r.clip.key)).toEqual(['Marrowgate/c3'])
   expect((await engine.call('clips', [{ of: 'item', key: 'gone' }, allClips, [], 60])).of).toBe(0)
+  // what answers to a phrase, in whatever form
+  const phrase = await engine.call('clips', [{ of: 'phrase', phrase: 'bird baths' }, allClips, [], 60])
+  expect(phrase.rows.map((r) => r.clip.key)).toEqual(['Marrowgate/c3'])
+  expect((await engine.call('clips', [{ of: 'phrase', phrase: 'nothing' }, allClips, [], 60])).of).toBe(0)
   // the Close look counts the same
   expect(await engine.call('posted', ['Marrowgate/A1', []])).toMatchObject({
     clips: 1,

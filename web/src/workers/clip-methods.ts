@@ -1,4 +1,5 @@
 import { toHome, type Item, type ItemMaker } from '@sickle/core/catalog'
+import { listingsAnswering } from '@sickle/core/engine'
 import type { OptionLift } from '@sickle/core/demand'
 import {
   ClipList,
@@ -36,8 +37,12 @@ export interface Earnings {
   commission: number | null
 }
 
-/** Clips about one item, those about what a store sells, or all. */
-export type ClipScope = { of: 'all' } | { of: 'item'; key: string } | { of: 'store'; market: string; name: string }
+/** Clips about one item, those about what a store sells, those about what answers to a phrase, or all. */
+export type ClipScope =
+  | { of: 'all' }
+  | { of: 'item'; key: string }
+  | { of: 'store'; market: string; name: string }
+  | { of: 'phrase'; phrase: string }
 
 /** A clip, and the item that it shows; null where that is not gathered. */
 export interface PostedRow {
@@ -87,8 +92,8 @@ export function clipMethods(through: Through) {
   async function listOf(scope: ClipScope, lens: LensMarkets): Promise<ClipList> {
     const name = JSON.stringify([scope, lens])
     if (last?.scope === name) return last.list
-    const [all, maker] = [await clipsOn(lens), await (await through()).maker]
-    last = { scope: name, list: new ClipList(all.filter(inScope(scope, maker))) }
+    const [all, engine] = [await clipsOn(lens), await through()]
+    last = { scope: name, list: new ClipList(all.filter(inScope(scope, engine, await engine.maker))) }
     return last.list
   }
   const clipsOn = async (lens: LensMarkets) => (await merged.get()).filter(isOn(lens))
@@ -174,7 +179,7 @@ const isOn =
   ({ market }: Clip) =>
     lens.length === 0 || (market !== null && lens.includes(market))
 
-function inScope(scope: ClipScope, maker: ItemMaker): (clip: Clip) => boolean {
+function inScope(scope: ClipScope, engine: ItemEngine, maker: ItemMaker): (clip: Clip) => boolean {
   if (scope.of === 'all') return () => true
   if (scope.of === 'item') {
     const place = maker.find(scope.key)
@@ -182,6 +187,12 @@ function inScope(scope: ClipScope, maker: ItemMaker): (clip: Clip) => boolean {
   }
   const { listings } = maker.catalog
   const index = maker.index()
+  if (scope.of === 'phrase') {
+    const items = new Set<number | undefined>()
+    for (const row of listingsAnswering(maker.catalog, engine.finder.search, scope.phrase))
+      items.add(maker.catalog.itemOf[row])
+    return ({ listing }) => listing !== null && items.has(maker.find(listing) ?? undefined)
+  }
   return ({ market, listing }) => {
     const row = market === scope.market && listing !== null ? index.find(listing) : null
     return row !== null && textIn(listings, 'store', row) === scope.name

@@ -28,6 +28,9 @@ defineEmits<{
       <h2>{{ look.term.phrase }}</h2>
       <span class="quiet small">{{ look.term.market }}</span>
       <span class="spring" />
+      <RouterLink class="small" :to="{ path: '/finds/posted', query: { phrase: look.term.phrase } }"
+        >Its clips</RouterLink
+      >
       <NButton size="small" :disabled="look.of === 0" @click="$emit('stores', look.term.phrase)">Its stores</NButton>
       <NButton size="small" type="primary" :disabled="look.of === 0" @click="$emit('finds', look.term.phrase)"
         >{{ count(look.of) }} items in Finds</NButton

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Item } from '@sickle/core/catalog'
 import { useServices } from '@/services/services'
 import { useLens } from '@/shared/stores/lens'
 import { plain } from '@/storage/plain'
-import { whatIsPosted } from '@/shared/answers'
+import { whatIsPosted, whichCounts } from '@/shared/answers'
 import { amount, count, currencySign, day } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { useLatest } from '@/shared/use-latest'
@@ -14,6 +15,7 @@ const { item } = defineProps<{ item: Item }>()
 const services = useServices()
 const lens = useLens()
 const rules = useRules()
+const which = computed(() => whichCounts(item))
 const posted = useLatest([() => item], () => services.engine.call('posted', [item.key, plain(lens.markets)]))
 </script>
 
@@ -29,6 +31,7 @@ const posted = useLatest([() => item], () => services.engine.call('posted', [ite
         >Who else could show it</RouterLink
       >
     </p>
+    <p v-if="which !== ''" class="small quiet">{{ which }}</p>
     <PlainTable v-if="posted?.best.length" class="tight">
       <thead>
         <tr>

@@ -31,11 +31,17 @@ const route = useRoute()
 const router = useRouter()
 const text = (v: unknown) => (typeof v === 'string' ? v : '')
 const scope = computed((): ClipScope => {
-  const { item, market, store } = route.query
+  const { item, market, store, phrase } = route.query
+  if (text(phrase) !== '') return { of: 'phrase', phrase: text(phrase) }
   if (text(item) !== '') return { of: 'item', key: text(item) }
   return text(store) !== '' ? { of: 'store', market: text(market), name: text(store) } : { of: 'all' }
 })
-const about = computed(() => text(route.query.label) || (scope.value.of === 'store' ? scope.value.name : ''))
+const about = computed(
+  () =>
+    text(route.query.label) ||
+    (scope.value.of === 'phrase' ? `“${scope.value.phrase}”` : '') ||
+    (scope.value.of === 'store' ? scope.value.name : ''),
+)
 const query = shallowRef<ClipQuery>(allClips)
 const change = (some: Partial<ClipQuery>) => void (query.value = { ...query.value, ...some })
 /** rows that are shown, and how many more at a time */
