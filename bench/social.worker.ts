@@ -127,7 +127,10 @@ function catalog(): Catalog {
 }
 
 async function lensTimes() {
-  const whole = new ItemMaker(catalog(), plainRules('EUR'), noCorrections)
+  const bare = catalog()
+  // what is recorded of all markets together, as a catalog has it
+  const { life, reach } = await lensOn(bare, Object.keys(bare.windowEnds), [])
+  const whole = new ItemMaker({ ...bare, life, reach }, plainRules('EUR'), noCorrections)
   const figures = await makeFigures(whole)
   const began = performance.now()
   const lens: Lens = await lensOn(whole.catalog, ['Farholt'], [])

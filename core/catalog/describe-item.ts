@@ -36,6 +36,8 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
   const group = known.map((k) => k.listing)
   const rows = known.map((k) => memberOf(k, endOf(k.listing), rules))
   const stated = statedBy(group)
+  // named one by one: a second spread would make a million items a shape of their own each
+  const { key, title, kind, pack, packFrom } = identityOf(group)
   const withUnits = rows.filter((r) => r.units !== null)
   const units = withUnits.length === 0 ? null : unitsOf(withUnits)
   // Whether a listing sold at all is known of published figures alone: an estimate is never nought.
@@ -44,8 +46,12 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
   const series = addSeries(rows.flatMap((r) => r.series ?? []))
   const earning = withUnits.filter((r) => r.priceE4 !== null)
   return {
+    key,
+    title,
     ...stated,
-    ...identityOf(group),
+    kind,
+    pack,
+    packFrom,
     commission: stated.commission ?? reach.clipCommission,
     creators: stated.creators ?? reach.clipCreators,
     listings: rows,

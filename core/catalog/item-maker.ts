@@ -123,7 +123,7 @@ export class ItemMaker {
     // what it is, is what all of its listings say
     return all.length === places.length
       ? described
-      : { ...described, ...identityOf(all.map((l) => this.#reader.at(l))) }
+      : Object.assign(described, identityOf(all.map((l) => this.#reader.at(l))))
   }
 
   /** Titles of what was judged, as the seller saw them; what is not there any more says nothing. */

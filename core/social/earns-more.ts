@@ -35,10 +35,10 @@ const leastCreators = 10
  * @param places clips of the columns that are compared; all of them without
  */
 export function earnsMore(columns: ClipColumns, places: Iterable<number> = columns.clips.keys()): KindEarnings[] {
-  const known = Int32Array.from(
-    [...places].filter((at) => !Number.isNaN(columns.revenueE4[at]) && (columns.creator.codes[at] as number) >= 0),
+  const known = Int32Array.from(places).filter(
+    (at) => !Number.isNaN(columns.revenueE4[at]) && (columns.creator.codes[at] as number) >= 0,
   )
-  const ranks = ranksOf(columns.revenueE4, known)
+  const ranks = ranksOf(columns, known)
   const compared = clipChoices(columns).flatMap((choice) => optionsOf(choice, columns, known, ranks))
   const adjusted = falseDiscovery(compared.map((c) => c.p))
   return compared.map(({ p: _, ...kind }, i) => ({
@@ -62,15 +62,13 @@ interface Contrast {
 
 function optionsOf(choice: ClipChoice, columns: ClipColumns, known: Int32Array, ranks: Float64Array): Compared[] {
   const { codes, options } = choice
-  const rows = known.filter((at) => (codes[at] as number) >= 0)
-  const clips = new Int32Array(options.length)
-  for (const at of rows) clips[codes[at] as number] = (clips[codes[at] as number] as number) + 1
-  const wanted = [...clips.keys()].filter(
-    (o) => Math.min(clips[o] as number, rows.length - (clips[o] as number)) >= leastClips,
-  )
+  const rows = byOption(known, codes, options.length)
+  const { starts, places } = rows
+  const sizeOf = (option: number) => (starts[option + 1] as number) - (starts[option] as number)
+  const wanted = Array.from(options.keys()).filter((o) => Math.min(sizeOf(o), places.length - sizeOf(o)) >= leastClips)
   if (wanted.length === 0) return []
-  const money = contrasts(choice, columns, { rows, clips, wanted, values: columns.revenueE4 })
-  const ranked = contrasts(choice, columns, { rows, clips, wanted, values: ranks })
+  const money = contrasts(columns, rows, wanted, columns.revenueE4)
+  const ranked = contrasts(columns, rows, wanted, ranks)
   return wanted.flatMap((option, w) => {
     const [by, rank] = [money[w] as Contrast, ranked[w] as Contrast]
     if (by.fewest < leastCreators) return []
@@ -79,7 +77,7 @@ function optionsOf(choice: ClipChoice, columns: ClipColumns, known: Int32Array, 
     return {
       choice: choice.name,
       option: options[option] as string,
-      clips: clips[option] as number,
+      clips: sizeOf(option),
       creators: by.creators,
       meanE4: by.mean,
       restE4: by.rest,
@@ -91,65 +89,107 @@ function optionsOf(choice: ClipChoice, columns: ClipColumns, known: Int32Array, 
   })
 }
 
-interface Compare {
-  /** clips that make the choice */
-  rows: Int32Array
-  /** option → how many chose it */
-  clips: Int32Array
-  /** options that are compared */
-  wanted: readonly number[]
-  values: Float64Array
+/** Clips that make the choice, those of one option together: `places` from `starts[option]` up to `starts[option + 1]`. */
+interface ByOption {
+  starts: Int32Array
+  places: Int32Array
 }
 
-/** The difference of means of each wanted option from the rest, its variance linearised over creators. */
+function byOption(known: Int32Array, codes: ArrayLike<number>, options: number): ByOption {
+  const starts = new Int32Array(options + 1)
+  for (const at of known) if ((codes[at] as number) >= 0) starts[(codes[at] as number) + 1]!++
+  for (let o = 0; o < options; o++) starts[o + 1] = (starts[o + 1] as number) + (starts[o] as number)
+  const next = starts.slice()
+  const places = new Int32Array(starts[options] as number)
+  for (const at of known) {
+    const option = codes[at] as number
+    if (option >= 0) places[next[option]!++] = at
+  }
+  return { starts, places }
+}
+
+/**
+ * The difference of means of each wanted option from the rest, its variance linearised over creators. A creator without the option adds what she
+ * would add for any other, so that only those with it are gone through.
+ */
 function contrasts(
-  { codes }: ClipChoice,
   { creator }: ClipColumns,
-  { rows, clips, wanted, values }: Compare,
+  { starts, places }: ByOption,
+  wanted: readonly number[],
+  values: Float64Array,
 ): Contrast[] {
   const creators = creator.words.length
-  const place = new Map(wanted.map((option, w) => [option, w]))
-  const cells = () => new Float64Array(creators * wanted.length)
-  const [count, sum, allCount, allSum] = [cells(), cells(), new Float64Array(creators), new Float64Array(creators)]
-  const add = (to: Float64Array, at: number, value: number) => (to[at] = (to[at] as number) + value)
+  const [clips, sums] = [new Float64Array(creators), new Float64Array(creators)]
   let total = 0
-  for (const at of rows) {
-    const [who, value] = [creator.codes[at] as number, values[at] as number]
-    total += value
-    add(allCount, who, 1)
-    add(allSum, who, value)
-    const w = place.get(codes[at] as number)
-    if (w === undefined) continue
-    add(count, w * creators + who, 1)
-    add(sum, w * creators + who, value)
+  for (const at of places) {
+    const who = creator.codes[at] as number
+    clips[who]!++
+    sums[who] = (sums[who] as number) + (values[at] as number)
+    total += values[at] as number
   }
-  return wanted.map((option, w) => {
-    const [n, from] = [clips[option] as number, w * creators]
-    const own = sum.subarray(from, from + creators).reduce((a, b) => a + b, 0)
-    const others = rows.length - n
-    const [mean, rest] = [own / n, (total - own) / others]
-    let [squares, mine, theirs, all] = [0, 0, 0, 0]
-    for (let who = 0; who < creators; who++) {
-      const [c, m] = [count[from + who] as number, sum[from + who] as number]
-      const [c2, m2] = [(allCount[who] as number) - c, (allSum[who] as number) - m]
-      if (c + c2 > 0) all++
-      if (c > 0) mine++
-      if (c2 > 0) theirs++
-      squares += ((m - mean * c) / n - (m2 - rest * c2) / others) ** 2
+  let [all, squaresOfSums, products, squaresOfClips] = [0, 0, 0, 0]
+  for (let who = 0; who < creators; who++) {
+    const [c, m] = [clips[who] as number, sums[who] as number]
+    if (c > 0) all++
+    squaresOfSums += m * m
+    products += m * c
+    squaresOfClips += c * c
+  }
+  const [own, ownSum] = [new Float64Array(creators), new Float64Array(creators)]
+  return wanted.map((option) => {
+    const [from, to] = [starts[option] as number, starts[option + 1] as number]
+    const [n, others] = [to - from, places.length - (to - from)]
+    const touched: number[] = []
+    let mine = 0
+    for (let i = from; i < to; i++) {
+      const at = places[i] as number
+      const who = creator.codes[at] as number
+      if (own[who] === 0) touched.push(who)
+      own[who]!++
+      ownSum[who] = (ownSum[who] as number) + (values[at] as number)
+      mine += values[at] as number
     }
+    const [mean, rest] = [mine / n, (total - mine) / others]
+    let squares = (squaresOfSums - 2 * rest * products + rest * rest * squaresOfClips) / others ** 2
+    let theirs = all
+    for (const who of touched) {
+      const [c, m] = [own[who] as number, ownSum[who] as number]
+      const [c2, m2] = [(clips[who] as number) - c, (sums[who] as number) - m]
+      if (c2 === 0) theirs--
+      const without = ((sums[who] as number) - rest * (clips[who] as number)) / others
+      squares += ((m - mean * c) / n - (m2 - rest * c2) / others) ** 2 - without ** 2
+      own[who] = ownSum[who] = 0
+    }
+    const error = Math.sqrt((all / Math.max(1, all - 1)) * Math.max(0, squares))
+    // what is left of a difference of large sums is none
     return {
       mean,
       rest,
-      creators: mine,
-      fewest: Math.min(mine, theirs),
-      error: Math.sqrt((all / Math.max(1, all - 1)) * squares),
+      creators: touched.length,
+      fewest: Math.min(touched.length, theirs),
+      error: error < 1e-9 * Math.abs(mean + rest) ? 0 : error,
     }
   })
 }
 
-/** Place of each clip by what it took, ties shared; as wide as the columns, only those known are set. */
-function ranksOf(revenueE4: Float64Array, known: Int32Array): Float64Array {
-  const order = known.slice().sort((a, b) => (revenueE4[a] as number) - (revenueE4[b] as number))
+const orders = new WeakMap<ClipColumns, Int32Array>()
+
+/** All clips by what they took, least first: found once for the same columns. */
+function orderOf(columns: ClipColumns): Int32Array {
+  const { revenueE4 } = columns
+  const made =
+    orders.get(columns) ??
+    Int32Array.from(revenueE4.keys()).sort((a, b) => (revenueE4[a] as number) - (revenueE4[b] as number) || a - b)
+  orders.set(columns, made)
+  return made
+}
+
+/** Place of each known clip by what it took, ties shared; as wide as the columns, the others are not set. */
+function ranksOf(columns: ClipColumns, known: Int32Array): Float64Array {
+  const { revenueE4 } = columns
+  const isKnown = new Uint8Array(revenueE4.length)
+  for (const at of known) isKnown[at] = 1
+  const order = orderOf(columns).filter((at) => isKnown[at] === 1)
   const ranks = new Float64Array(revenueE4.length)
   for (let i = 0; i < order.length;) {
     let end = i + 1
