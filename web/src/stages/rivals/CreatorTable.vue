@@ -38,7 +38,11 @@ const sorted = (f: CreatorFigure) =>
   creators.query.by === f ? (creators.query.descending ? 'descending' : 'ascending') : ('none' as const)
 const mark = (f: CreatorFigure) => (creators.query.by === f ? (creators.query.descending ? ' ▾' : ' ▴') : '')
 const isChosen = (c: FittingCreator) => creators.chosen?.name === c.name && creators.chosen.market === c.market
-const words: Partial<Record<CreatorFigure, string>> = { clips: 'Clips + lives', last: 'Last posted' }
+/** shorter than they are called, where the column says the rest */
+const words = computed((): Partial<Record<CreatorFigure, string>> => {
+  const sign = currencySign(rules.home)
+  return { clips: 'Clips + lives', last: 'Last posted', mean: `A clip, ${sign}`, middle: `Middle, ${sign}` }
+})
 </script>
 
 <template>
@@ -47,7 +51,7 @@ const words: Partial<Record<CreatorFigure, string>> = { clips: 'Clips + lives', 
       <thead>
         <tr>
           <th>Creator</th>
-          <th v-for="f in shown" :key="f" class="num" :aria-sort="sorted(f)">
+          <th v-for="f in shown" :key="f" class="num" :title="creatorFigures[f].label" :aria-sort="sorted(f)">
             <BareButton @click="creators.sortBy(f)">{{ words[f] ?? heading(f) }}{{ mark(f) }}</BareButton>
           </th>
         </tr>

@@ -49,7 +49,7 @@ async function written(p: Person) {
       <li v-for="p in people.list" :key="p.id" :aria-label="p.name">
         <div class="row-gap">
           <b>{{ p.name }}</b>
-          <span class="small quiet">since {{ day(p.on) }}</span>
+          <span class="small quiet since">{{ day(p.on) }}</span>
           <span class="push row-gap">
             <BareButton type="info" class="link small" @click="writing = p.id">Message …</BareButton>
             <BareButton class="cross" :aria-label="`Take ${p.name} off the list`" @click="people.remove(p.id)"
@@ -125,6 +125,10 @@ li {
   grid-template-columns: 105px minmax(0, 1fr);
   gap: 6px;
   margin-top: 3px;
+}
+.since,
+.link {
+  white-space: nowrap;
 }
 .words {
   margin-bottom: 8px;
