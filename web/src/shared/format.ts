@@ -34,6 +34,9 @@ export function amount(e4: number | null | undefined, currency: string): string 
     .replace('-', '−')
 }
 
+/** A round figure as an axis has it. @example shortCount(20_000) // '20k' */
+export const shortCount = (n: number): string => (n >= 1e6 ? `${n / 1e6}M` : n >= 1000 ? `${n / 1000}k` : String(n))
+
 /** With its sign always shown: what is earned or lost. */
 export function signed(e4: number | null | undefined, currency: string): string {
   if (e4 == null) return '–'

@@ -11,7 +11,7 @@ export function valueWords({ format }: Written, v: number): string {
 }
 
 /** A limit as it is written: '≥ 20 %', '20–100'. @example spanWords(measure('margin'), [0.2, null]) // '≥ 20 %' */
-export function spanWords(measure: Written, [low, high]: Span): string {
+export function spanWords(measure: Written, [low, high]: Readonly<Span>): string {
   const word = (v: number) => valueWords(measure, v)
   if (low !== null && high !== null) return `${word(low)}–${word(high)}`
   return low !== null ? `≥ ${word(low)}` : high !== null ? `≤ ${word(high)}` : 'any'

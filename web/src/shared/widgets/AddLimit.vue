@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="T extends string">
 import { computed, ref } from 'vue'
 import type { Span } from '@sickle/core/engine'
+import type { FigureLimits } from '../figure-limits'
 import type { LimitedFigure } from '../limited-figure'
 import BareButton from './BareButton.vue'
 import HousePopover from './HousePopover.vue'
@@ -10,7 +11,7 @@ import LimitFields from './LimitFields.vue'
 /** A limit by any figure, also by those that are not seen. */
 const { figures, limits } = defineProps<{
   figures: readonly (LimitedFigure & { name: T })[]
-  limits: Partial<Record<T, readonly [number | null, number | null]>>
+  limits: FigureLimits<T>
 }>()
 const emit = defineEmits<{ set: [name: T, span: Span] }>()
 const open = ref(false)

@@ -16,7 +16,11 @@ function toggle(market: string) {
 </script>
 
 <template>
-  <HousePopover v-if="workspace.summary.markets.length > 1" label="Markets that count" placement="bottom-start">
+  <HousePopover
+    v-if="workspace.summary.markets.length > 1 || lens.told"
+    label="Markets that count"
+    placement="bottom-start"
+  >
     <template #trigger>
       <NButton
         size="small"

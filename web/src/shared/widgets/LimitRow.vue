@@ -1,24 +1,11 @@
 <script setup lang="ts">
 import { NButton, NInput } from 'naive-ui'
 import { ref } from 'vue'
-import type { Span } from '@sickle/core/engine'
-import type { LimitedFigure } from '../limited-figure'
 import { toProblem } from '../problem'
 import BareButton from './BareButton.vue'
 import HousePopover from './HousePopover.vue'
+import type { LimitChip } from './limit-chip'
 import LimitFields from './LimitFields.vue'
-
-/** One limit that holds, in words, and how to lift it. */
-export interface LimitChip {
-  label: string
-  lift: () => void
-  /** a span that can be changed where it stands */
-  edit?: {
-    measure: LimitedFigure & { name: string }
-    span: readonly [number | null, number | null]
-    set: (span: Span) => void
-  }
-}
 
 /** The limits that hold, each to be lifted, and the way to keep them all as a Cut. */
 const { keep } = defineProps<{

@@ -4,7 +4,7 @@ import { computed, useTemplateRef } from 'vue'
 import type { Term } from '@sickle/core/terms'
 import { termField } from '@/shared/charts/term-field'
 import { balanceWords } from '@/shared/demand-answers'
-import { count } from '@/shared/format'
+import { count, shortCount } from '@/shared/format'
 
 /** Terms by searches (across) and competing listings (up). Down to the right is good: many look, few offer. */
 const { terms } = defineProps<{ terms: Term[]; chosen: string | null; other: string | null }>()
@@ -12,7 +12,6 @@ defineEmits<{ choose: [key: string] }>()
 const box = useTemplateRef('box')
 const { width, height } = useElementSize(box)
 const shape = computed(() => termField(terms, Math.max(160, width.value), Math.max(120, height.value)))
-const short = (n: number) => (n >= 1e6 ? `${n / 1e6}M` : n >= 1000 ? `${n / 1000}k` : String(n))
 const tip = (t: Term) =>
   `${t.phrase} (${t.market}): ${count(t.searches)} searches a month, ${count(t.competing)} listings, balance ${balanceWords(t.balance)}`
 </script>
@@ -26,10 +25,10 @@ const tip = (t: Term) =>
         <text :x="d.x1 + 5" :y="d.y1 - 3" class="tick">{{ d.balance }} a listing</text>
       </g>
       <g v-for="t in shape.xTicks" :key="`x${t.value}`">
-        <text :x="t.at" :y="height - 8" class="tick" text-anchor="middle">{{ short(t.value) }}</text>
+        <text :x="t.at" :y="height - 8" class="tick" text-anchor="middle">{{ shortCount(t.value) }}</text>
       </g>
       <g v-for="t in shape.yTicks" :key="`y${t.value}`">
-        <text x="34" :y="t.at + 3" class="tick" text-anchor="end">{{ short(t.value) }}</text>
+        <text x="34" :y="t.at + 3" class="tick" text-anchor="end">{{ shortCount(t.value) }}</text>
       </g>
       <circle
         v-for="p in shape.points"
@@ -53,8 +52,8 @@ const tip = (t: Term) =>
       >
         {{ l.term.phrase }}
       </text>
-      <text :x="width - 10" :y="height - 8" class="axis" text-anchor="end">searches a month →</text>
-      <text x="44" y="11" class="axis">↑ listings</text>
+      <text :x="width - 10" :y="height - 8" class="tick" text-anchor="end">searches a month →</text>
+      <text x="44" y="11" class="tick">↑ listings</text>
     </svg>
   </div>
 </template>
@@ -71,14 +70,6 @@ const tip = (t: Term) =>
 .diagonal {
   stroke: var(--line);
   stroke-dasharray: 3 3;
-}
-.tick,
-.axis {
-  font-size: 10.5px;
-  fill: var(--quiet);
-  paint-order: stroke;
-  stroke: var(--panel);
-  stroke-width: 3px;
 }
 circle {
   fill: var(--slate);

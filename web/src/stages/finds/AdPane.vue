@@ -48,7 +48,7 @@ const places = computed(
     </div>
     <p v-if="row.ad.text">“{{ row.ad.text }}”</p>
     <p class="small">{{ told }}</p>
-    <dl>
+    <dl class="facts">
       <template v-for="[name, values] in places" :key="name">
         <dt v-if="values.length">{{ name }}</dt>
         <dd v-if="values.length">{{ values.join(', ') }}</dd>
@@ -98,17 +98,7 @@ aside {
 h2 {
   font-size: 16px;
 }
-dl {
-  display: grid;
-  grid-template-columns: 80px minmax(0, 1fr);
-  gap: 2px 8px;
-  margin: 0;
-  font-size: 13px;
-}
-dt {
-  color: var(--quiet);
-}
-dd {
-  margin: 0;
+.facts {
+  --facts: 80px minmax(0, 1fr);
 }
 </style>

@@ -4,7 +4,9 @@ import { adFigures, type AdFigure, type AdQuery } from '@sickle/core/social'
 import { count, day, percent, plural, signedPercent } from '@/shared/format'
 import BareButton from '@/shared/widgets/BareButton.vue'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
+import MoreRows from '@/shared/widgets/MoreRows.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'
+import SortHeads from '@/shared/widgets/SortHeads.vue'
 import type { AdRow } from '@/workers/ad-methods'
 
 /** Ads in their order. */
@@ -25,14 +27,15 @@ const words: Partial<Record<AdFigure, string>> = {
   rate: 'Reactions',
   last: 'Last seen',
 }
+const heads = computed(() =>
+  shown.value.map((name) => ({ name, label: words[name] ?? adFigures[name].label, title: adFigures[name].label })),
+)
 function told(f: AdFigure, { ad }: AdRow): string {
   if (f === 'last') return day(ad.lastSeen)
   const value = adFigures[f].of(ad, 0)
   if (f === 'growth') return signedPercent(value)
   return f === 'rate' ? percent(value, 1) : count(value)
 }
-const sorted = (f: AdFigure) => (query.by === f ? (query.descending ? 'descending' : 'ascending') : ('none' as const))
-const mark = (f: AdFigure) => (query.by === f ? (query.descending ? ' ▾' : ' ▴') : '')
 </script>
 
 <template>
@@ -42,9 +45,7 @@ const mark = (f: AdFigure) => (query.by === f ? (query.descending ? ' ▾' : ' �
         <tr>
           <th><span class="sr-only">Picture</span></th>
           <th>Ad, advertiser</th>
-          <th v-for="f in shown" :key="f" class="num" :title="adFigures[f].label" :aria-sort="sorted(f)">
-            <BareButton @click="$emit('sort', f)">{{ words[f] ?? adFigures[f].label }}{{ mark(f) }}</BareButton>
-          </th>
+          <SortHeads :heads="heads" :by="query.by" :descending="query.descending" @sort="(by) => $emit('sort', by)" />
         </tr>
       </thead>
       <tbody>
@@ -63,11 +64,7 @@ const mark = (f: AdFigure) => (query.by === f ? (query.descending ? ' ▾' : ' �
         </tr>
       </tbody>
     </PlainTable>
-    <p v-if="found > rows.length" class="small quiet">
-      The first {{ count(rows.length) }} of {{ count(found) }} in this order.
-      <BareButton type="info" class="link" @click="$emit('more')">Show more</BareButton>
-    </p>
-    <p v-if="found === 0" class="quiet">None passes these limits.</p>
+    <MoreRows :shown="rows.length" :found="found" @more="$emit('more')" />
   </section>
 </template>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NButton, NCheckbox, NInput } from 'naive-ui'
-import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, ref, shallowRef, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Span } from '@sickle/core/engine'
 import {
@@ -14,11 +14,12 @@ import {
 } from '@sickle/core/social'
 import { useServices } from '@/services/services'
 import { count, plural } from '@/shared/format'
-import { spanWords } from '@/shared/span-words'
+import { limitChips, withLimit } from '@/shared/figure-limits'
 import { useAdCuts } from '@/shared/stores/ad-cuts'
 import { useLens } from '@/shared/stores/lens'
 import { useSettings } from '@/shared/stores/settings'
 import { useWorkspace } from '@/shared/stores/workspace'
+import { useGrowing } from '@/shared/use-growing'
 import { useKeys } from '@/shared/use-keys'
 import { useLatest } from '@/shared/use-latest'
 import AddLimit from '@/shared/widgets/AddLimit.vue'
@@ -42,9 +43,7 @@ const router = useRouter()
 const search = useTemplateRef('search')
 const query = shallowRef<AdQuery>(allAds)
 const change = (some: Partial<AdQuery>) => void (query.value = { ...query.value, ...some })
-const step = 60
-const most = ref(step)
-watch(query, () => (most.value = step), { flush: 'sync' })
+const { most, more } = useGrowing([query])
 const found = useLatest([query, most, () => lens.markets, () => workspace.version], async () =>
   workspace.version === 0 ? null : services.engine.call('ads', [plain(query.value), plain(lens.markets), most.value]),
 )
@@ -56,10 +55,7 @@ const figures = computed(() =>
     .filter((name) => name !== 'score' || settings.value.adScore)
     .map((name) => ({ name, ...adFigures[name] })),
 )
-function setLimit(name: AdFigure, span: Span | null) {
-  const { [name]: _, ...limits } = query.value.limits
-  change({ limits: span?.some((end) => end !== null) ? { ...limits, [name]: span } : limits })
-}
+const setLimit = (name: AdFigure, span: Span | null) => change({ limits: withLimit(query.value.limits, name, span) })
 const sortBy = (by: AdFigure) =>
   change({ by, descending: query.value.by === by ? !query.value.descending : by !== 'last' })
 const chips = computed(() => [
@@ -69,15 +65,7 @@ const chips = computed(() => [
       lift: () => change({ [facet]: query.value[facet].filter((v) => v !== value) }),
     })),
   ),
-  ...figures.value.flatMap((measure) => {
-    const span = query.value.limits[measure.name]
-    if (!span) return []
-    return {
-      label: `${measure.label} ${spanWords(measure, [...span])}`,
-      lift: () => setLimit(measure.name, null),
-      edit: { measure, span, set: (next: Span) => setLimit(measure.name, next) },
-    }
-  }),
+  ...limitChips(figures.value, query.value.limits, setLimit),
 ])
 const clear = () => change({ ...allAds, words: '', by: query.value.by, descending: query.value.descending })
 const ofAdvertiser = (name: string) => change({ ...allAds, words: name })
@@ -163,7 +151,7 @@ useKeys('Advertisements', [
             :query="query"
             :has-score="settings.value.adScore"
             @sort="sortBy"
-            @more="most += step"
+            @more="more"
           />
           <AdPane v-if="row" :row="row" :has-score="settings.value.adScore" @advertiser="ofAdvertiser" />
           <p v-else class="panel hint small quiet">

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { facets, measure, measures, type FacetName, type Span } from '@sickle/core/engine'
+import { facets, measures, type FacetName } from '@sickle/core/engine'
 import { assumedFeesWords } from '@sickle/core/margin'
 import { count, dayInWords } from '@/shared/format'
-import { spanWords } from '@/shared/span-words'
+import { limitChips } from '@/shared/figure-limits'
 import { useQuery } from '@/shared/stores/query'
 import { useSettings } from '@/shared/stores/settings'
 import { useSheaf } from '@/shared/stores/sheaf'
@@ -29,7 +29,8 @@ const chips = computed(() => {
       label: leaf(value),
       lift: () => query.change({ [key]: q[key].filter((v) => v !== value) }),
     }))
-  const others = Object.entries(q.limits).filter(([m]) => !settings.value.strips.includes(m))
+  // those with a strip are seen there
+  const hidden = measures.filter((m) => !settings.value.strips.includes(m.name))
   return [
     ...(q.words ? [{ label: `“${q.words}”`, lift: () => query.change({ words: '' }) }] : []),
     ...(q.phrase ? [{ label: `sells under “${q.phrase}”`, lift: () => query.change({ phrase: '' }) }] : []),
@@ -41,11 +42,7 @@ const chips = computed(() => {
       ? []
       : [{ label: q.own === 'mine' ? 'what I sell' : 'what I do not sell', lift: () => query.change({ own: 'any' }) }]),
     ...facets.flatMap(list),
-    ...others.map(([m, s]) => ({
-      label: `${measure(m).label} ${spanWords(measure(m), s)}`,
-      lift: () => query.setLimit(m, null),
-      edit: { measure: measure(m), span: s, set: (span: Span) => query.setLimit(m, span) },
-    })),
+    ...limitChips(hidden, q.limits, query.setLimit),
   ]
 })
 const limited = computed(() => chips.value.length > 0 || Object.keys(query.query.limits).length > 0)

@@ -5,6 +5,7 @@ import type { Span } from '@sickle/core/engine'
 import type { ClipLimits } from '@sickle/core/social'
 import { clipField } from '@/shared/charts/clip-field'
 import { paintDiscs, pixelsOf } from '@/shared/charts/discs'
+import FieldAxes from '@/shared/charts/FieldAxes.vue'
 import { count } from '@/shared/format'
 import { useSettings } from '@/shared/stores/settings'
 import { useBoxBrush } from '@/shared/use-box-brush'
@@ -67,11 +68,10 @@ const tip = computed(() => {
   const sold = clip.units === null ? 'units not known' : `${count(clip.units)} sold`
   return `${clip.creator}: ${item?.title ?? clip.title} · ${count(clip.views)} views, ${sold}`
 })
-const short = (n: number) => (n >= 1e6 ? `${n / 1e6}M` : n >= 1000 ? `${n / 1000}k` : String(n))
 </script>
 
 <template>
-  <div ref="box" class="panel field">
+  <div ref="box" class="panel painted field">
     <canvas
       ref="canvas"
       :style="{ width: `${width}px`, height: `${height}px` }"
@@ -87,13 +87,7 @@ const short = (n: number) => (n >= 1e6 ? `${n / 1e6}M` : n >= 1000 ? `${n / 1000
       role="img"
       aria-label="Clips by age and views; their table is below"
     >
-      <rect v-if="brush.box.value" class="brush" v-bind="brush.box.value" />
-      <text v-for="t in shape.xTicks" :key="`x${t.value}`" :x="t.at" :y="height - 8" class="tick" text-anchor="middle">
-        {{ t.value }}
-      </text>
-      <text v-for="t in shape.yTicks" :key="`y${t.value}`" x="38" :y="t.at + 3" class="tick" text-anchor="end">
-        {{ short(t.value) }}
-      </text>
+      <FieldAxes :x-ticks="shape.xTicks" :y-ticks="shape.yTicks" :height="height" :brush="brush.box.value" />
       <text x="48" y="11" class="tick">
         ↑ views; across: days old; size: units{{
           points.of > points.places.length ? `; the ${count(points.places.length)} that sold most` : ''
@@ -114,40 +108,7 @@ const short = (n: number) => (n >= 1e6 ? `${n / 1e6}M` : n >= 1000 ? `${n / 1000
 
 <style scoped>
 .field {
-  position: relative;
   height: 190px;
-  overflow: hidden;
   flex: none;
-}
-canvas,
-svg {
-  position: absolute;
-  inset: 0;
-}
-canvas {
-  cursor: crosshair;
-  touch-action: none;
-}
-svg {
-  pointer-events: none;
-}
-.brush {
-  fill: var(--slate);
-  fill-opacity: 0.07;
-  stroke: var(--slate);
-  stroke-dasharray: 4 3;
-}
-.tick,
-.tip {
-  font-size: 10.5px;
-  fill: var(--quiet);
-  paint-order: stroke;
-  stroke: var(--panel);
-  stroke-width: 3px;
-}
-.tip {
-  font-size: 11.5px;
-  font-weight: 600;
-  fill: var(--ink);
 }
 </style>

@@ -1,14 +1,22 @@
 <script setup lang="ts">
 import { NButton, NInput } from 'naive-ui'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Span } from '@sickle/core/engine'
-import { allClips, clipFigureNames, clipFigures, type ClipFigure, type ClipQuery } from '@sickle/core/social'
+import {
+  allClips,
+  clipFigureNames,
+  clipFigures,
+  type ClipFigure,
+  type ClipLimits,
+  type ClipQuery,
+} from '@sickle/core/social'
 import { useServices } from '@/services/services'
 import { useLens } from '@/shared/stores/lens'
 import { count, plural } from '@/shared/format'
-import { spanWords } from '@/shared/span-words'
+import { limitChips, withLimit } from '@/shared/figure-limits'
 import { useWorkspace } from '@/shared/stores/workspace'
+import { useGrowing } from '@/shared/use-growing'
 import { useKeys } from '@/shared/use-keys'
 import { useLatest } from '@/shared/use-latest'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
@@ -44,10 +52,7 @@ const about = computed(
 )
 const query = shallowRef<ClipQuery>(allClips)
 const change = (some: Partial<ClipQuery>) => void (query.value = { ...query.value, ...some })
-/** rows that are shown, and how many more at a time */
-const step = 60
-const most = ref(step)
-watch([scope, query], () => (most.value = step), { flush: 'sync' })
+const { most, more } = useGrowing([scope, query])
 const found = useLatest([scope, query, most, () => lens.markets, () => workspace.version], async () =>
   workspace.version === 0
     ? null
@@ -63,27 +68,17 @@ const figures = clipFigureNames.flatMap((name) => {
   const { label, format } = clipFigures[name]
   return format === 'day' ? [] : [{ name, label, format }]
 })
+const setLimit = (name: ClipFigure, span: Span | null) => change({ limits: withLimit(query.value.limits, name, span) })
+/** Several at once: a brush that moves is one question. */
 function setLimits(some: Partial<Record<string, Span | null>>) {
-  const limits = Object.entries({ ...query.value.limits, ...some }).filter(
-    ([, span]) => span && span.some((end) => end !== null),
-  )
-  change({ limits: Object.fromEntries(limits) })
+  const one = (all: ClipLimits, [name, span]: [string, Span | null | undefined]) =>
+    withLimit(all, name as ClipFigure, span ?? null)
+  change({ limits: Object.entries(some).reduce(one, query.value.limits) })
 }
-const setLimit = (name: ClipFigure, span: Span | null) => setLimits({ [name]: span })
 /** limits by what a clip came to */
 const outcomes: ClipFigure[] = ['views', 'likes', 'comments', 'shares', 'units', 'revenue', 'perThousand']
 const isPicked = computed(() => outcomes.some((name) => query.value.limits[name]))
-const chips = computed(() =>
-  figures.flatMap((measure) => {
-    const span = query.value.limits[measure.name]
-    if (!span) return []
-    return {
-      label: `${measure.label} ${spanWords(measure, [...span])}`,
-      lift: () => setLimit(measure.name, null),
-      edit: { measure, span, set: (next: Span) => setLimit(measure.name, next) },
-    }
-  }),
-)
+const chips = computed(() => limitChips(figures, query.value.limits, setLimit))
 function sortBy(by: ClipFigure) {
   change({ by, descending: query.value.by === by ? !query.value.descending : true })
 }
@@ -162,7 +157,7 @@ useKeys('What is posted', [{ key: 'escape', label: 'Back', run: () => router.bac
               @limit="setLimits"
               @point="(place) => (pointed = place)"
             />
-            <PostedTable :rows="found.rows" :found="found.found" :query="query" @sort="sortBy" @more="most += step" />
+            <PostedTable :rows="found.rows" :found="found.found" :query="query" @sort="sortBy" @more="more" />
           </div>
           <PostedSums :sums="found.sums" :sells="found.sells" :earns="found.earns" :is-picked="isPicked" />
         </div>

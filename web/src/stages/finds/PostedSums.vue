@@ -72,7 +72,7 @@ const told = computed(() => {
 <template>
   <aside class="panel scroll" tabindex="0" aria-label="What they come to">
     <h2>Together</h2>
-    <dl>
+    <dl class="facts">
       <dt>Clips, lives</dt>
       <dd class="num">{{ count(sums.clips) }}, {{ count(sums.lives) }}</dd>
       <dt>Creators</dt>
@@ -115,18 +115,8 @@ aside {
   gap: 6px;
   align-content: start;
 }
-dl {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 2px 8px;
-  margin: 0;
-  font-size: 13px;
-}
-dt {
-  color: var(--quiet);
-}
-dd {
-  margin: 0;
+.facts {
+  --facts: minmax(0, 1fr) auto;
 }
 .sure {
   font-weight: 600;

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { clipFigures, type ClipFigure, type ClipQuery } from '@sickle/core/social'
 import { amount, count, currencySign, day } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
-import BareButton from '@/shared/widgets/BareButton.vue'
 import ItemLink from '@/shared/widgets/ItemLink.vue'
+import MoreRows from '@/shared/widgets/MoreRows.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'
+import SortHeads from '@/shared/widgets/SortHeads.vue'
 import type { PostedRow } from '@/workers/clip-methods'
 
 /** Clips and lives in their order, each with the item that it shows. */
@@ -26,14 +28,12 @@ const how = ({ clip }: PostedRow) =>
 const isMoney = (figure: ClipFigure) => figure === 'revenue' || figure === 'perThousand'
 const heading = (figure: ClipFigure) =>
   `${clipFigures[figure].label}${isMoney(figure) ? `, ${currencySign(rules.home)}` : ''}`
+const heads = computed(() => shown.map((name) => ({ name, label: heading(name) })))
 const told = (figure: ClipFigure, { clip }: PostedRow) => {
   const value = clipFigures[figure].of(clip, 0)
   if (figure === 'day') return day(value)
   return isMoney(figure) ? amount(value === null ? null : Math.round(value * 10_000), rules.home) : count(value)
 }
-const sorted = (figure: ClipFigure) =>
-  query.by === figure ? (query.descending ? 'descending' : 'ascending') : ('none' as const)
-const mark = (figure: ClipFigure) => (query.by === figure ? (query.descending ? ' ▾' : ' ▴') : '')
 </script>
 
 <template>
@@ -42,9 +42,7 @@ const mark = (figure: ClipFigure) => (query.by === figure ? (query.descending ? 
       <thead>
         <tr>
           <th>Clip, creator</th>
-          <th v-for="f in shown" :key="f" class="num" :aria-sort="sorted(f)">
-            <BareButton @click="$emit('sort', f)">{{ heading(f) }}{{ mark(f) }}</BareButton>
-          </th>
+          <SortHeads :heads="heads" :by="query.by" :descending="query.descending" @sort="(by) => $emit('sort', by)" />
         </tr>
       </thead>
       <tbody>
@@ -64,11 +62,7 @@ const mark = (figure: ClipFigure) => (query.by === figure ? (query.descending ? 
         </tr>
       </tbody>
     </PlainTable>
-    <p v-if="found > rows.length" class="small quiet">
-      The first {{ count(rows.length) }} of {{ count(found) }} in this order.
-      <BareButton type="info" class="link" @click="$emit('more')">Show more</BareButton>
-    </p>
-    <p v-if="found === 0" class="quiet">None passes these limits.</p>
+    <MoreRows :shown="rows.length" :found="found" @more="$emit('more')" />
   </section>
 </template>
 

@@ -5,7 +5,9 @@ import { amount, count, currencySign, day, percent } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import { usePeople } from '@/shared/stores/people'
 import BareButton from '@/shared/widgets/BareButton.vue'
+import MoreRows from '@/shared/widgets/MoreRows.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'
+import SortHeads from '@/shared/widgets/SortHeads.vue'
 import { useCreators } from './creators-store'
 
 /** Creators in their order, each with what she sold and for how long. */
@@ -21,10 +23,6 @@ const shown = computed((): CreatorFigure[] => [
   'clips',
   'last',
 ])
-const heading = (f: CreatorFigure) =>
-  creatorFigures[f].format === 'money'
-    ? `${creatorFigures[f].label}, ${currencySign(rules.home)}`
-    : creatorFigures[f].label
 /** a day rather than how long ago it was, which depends on what is shown */
 function told(f: CreatorFigure, c: FittingCreator): string {
   if (f === 'last') return day(c.lastDay)
@@ -34,14 +32,21 @@ function told(f: CreatorFigure, c: FittingCreator): string {
   if (format === 'money') return amount(value === null ? null : value * 10_000, rules.home)
   return format === 'percent' ? percent(value) : count(value)
 }
-const sorted = (f: CreatorFigure) =>
-  creators.query.by === f ? (creators.query.descending ? 'descending' : 'ascending') : ('none' as const)
-const mark = (f: CreatorFigure) => (creators.query.by === f ? (creators.query.descending ? ' ▾' : ' ▴') : '')
 const isChosen = (c: FittingCreator) => creators.chosen?.name === c.name && creators.chosen.market === c.market
-/** shorter than they are called, where the column says the rest */
-const words = computed((): Partial<Record<CreatorFigure, string>> => {
+const heads = computed(() => {
   const sign = currencySign(rules.home)
-  return { clips: 'Clips + lives', last: 'Last posted', mean: `A clip, ${sign}`, middle: `Middle, ${sign}` }
+  // shorter than they are called, where the column says the rest
+  const words: Partial<Record<CreatorFigure, string>> = {
+    clips: 'Clips + lives',
+    last: 'Last posted',
+    revenue: `Sales, ${sign}`,
+    mean: `A clip, ${sign}`,
+    middle: `Middle, ${sign}`,
+  }
+  return shown.value.map((name) => {
+    const { label } = creatorFigures[name]
+    return { name, label: words[name] ?? label, title: label }
+  })
 })
 </script>
 
@@ -51,9 +56,12 @@ const words = computed((): Partial<Record<CreatorFigure, string>> => {
       <thead>
         <tr>
           <th>Creator</th>
-          <th v-for="f in shown" :key="f" class="num" :title="creatorFigures[f].label" :aria-sort="sorted(f)">
-            <BareButton @click="creators.sortBy(f)">{{ words[f] ?? heading(f) }}{{ mark(f) }}</BareButton>
-          </th>
+          <SortHeads
+            :heads="heads"
+            :by="creators.query.by"
+            :descending="creators.query.descending"
+            @sort="creators.sortBy"
+          />
         </tr>
       </thead>
       <tbody>
@@ -74,11 +82,7 @@ const words = computed((): Partial<Record<CreatorFigure, string>> => {
         </tr>
       </tbody>
     </PlainTable>
-    <p v-if="(creators.found?.found ?? 0) > (creators.found?.rows.length ?? 0)" class="small quiet">
-      The first {{ count(creators.found?.rows.length) }} of {{ count(creators.found?.found) }} in this order.
-      <BareButton type="info" class="link" @click="creators.more()">Show more</BareButton>
-    </p>
-    <p v-if="creators.found?.found === 0" class="quiet">None passes these limits.</p>
+    <MoreRows :shown="creators.found?.rows.length ?? 0" :found="creators.found?.found ?? 0" @more="creators.more()" />
   </section>
 </template>
 

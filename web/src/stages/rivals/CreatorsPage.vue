@@ -2,10 +2,9 @@
 import { NButton, NInput } from 'naive-ui'
 import { computed, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { Span } from '@sickle/core/engine'
 import { creatorFigureNames, creatorFigures, type CreatorQuery } from '@sickle/core/social'
 import { count } from '@/shared/format'
-import { spanWords } from '@/shared/span-words'
+import { limitChips } from '@/shared/figure-limits'
 import { useKeys } from '@/shared/use-keys'
 import AddLimit from '@/shared/widgets/AddLimit.vue'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
@@ -45,17 +44,7 @@ const fits = computed((): { value: CreatorQuery['fit']; label: string }[] => [
   { value: 'free', label: 'and show mine not yet' },
 ])
 const figures = creatorFigureNames.map((name) => ({ name, ...creatorFigures[name] }))
-const chips = computed(() =>
-  figures.flatMap((measure) => {
-    const span = creators.query.limits[measure.name]
-    if (!span) return []
-    return {
-      label: `${measure.label} ${spanWords(measure, [...span])}`,
-      lift: () => creators.setLimit(measure.name, null),
-      edit: { measure, span, set: (next: Span) => creators.setLimit(measure.name, next) },
-    }
-  }),
-)
+const chips = computed(() => limitChips(figures, creators.query.limits, creators.setLimit))
 const branches = computed(() => [
   { value: '', label: 'Any category' },
   ...(creators.found?.branches ?? []).map((b) => ({ value: b, label: b })),

@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watchEffect } from 'vue'
 import { meets } from '@sickle/core/stores'
 import { paintDiscs, pixelsOf } from '@/shared/charts/discs'
+import FieldAxes from '@/shared/charts/FieldAxes.vue'
 import { storeField } from '@/shared/charts/store-field'
 import { count, decimal } from '@/shared/format'
 import { useSettings } from '@/shared/stores/settings'
@@ -114,11 +115,10 @@ function step(event: KeyboardEvent) {
     leastSales: Math.max(1, Number((leastSales * by[1]).toPrecision(2))),
   })
 }
-const short = (n: number) => (n >= 1e6 ? `${n / 1e6}M` : n >= 1000 ? `${n / 1000}k` : String(n))
 </script>
 
 <template>
-  <div ref="box" class="field">
+  <div ref="box" class="painted field">
     <canvas
       ref="canvas"
       :style="{ width: `${width}px`, height: `${height}px` }"
@@ -135,13 +135,7 @@ const short = (n: number) => (n >= 1e6 ? `${n / 1e6}M` : n >= 1000 ? `${n / 1000
         :width="Math.max(0, shape.corner.x - shape.area.left)"
         :height="Math.max(0, shape.corner.y - shape.area.top)"
       />
-      <rect v-if="brush.box.value" class="brush" v-bind="brush.box.value" />
-      <text v-for="t in shape.xTicks" :key="`x${t.value}`" :x="t.at" :y="height - 8" class="tick" text-anchor="middle">
-        {{ t.value }}
-      </text>
-      <text v-for="t in shape.yTicks" :key="`y${t.value}`" x="38" :y="t.at + 3" class="tick" text-anchor="end">
-        {{ short(t.value) }}
-      </text>
+      <FieldAxes :x-ticks="shape.xTicks" :y-ticks="shape.yTicks" :height="height" :brush="brush.box.value" />
       <text v-for="l in shape.labels" :key="l.store" :x="l.x" :y="l.y" :text-anchor="l.anchor" class="label">
         {{ rivals.list?.names[l.store] }}
       </text>
@@ -180,48 +174,18 @@ const short = (n: number) => (n >= 1e6 ? `${n / 1e6}M` : n >= 1000 ? `${n / 1000
 
 <style scoped>
 .field {
-  position: relative;
   min-height: 0;
-  overflow: hidden;
-}
-canvas,
-svg {
-  position: absolute;
-  inset: 0;
-}
-canvas {
-  cursor: crosshair;
-  touch-action: none;
-}
-svg {
-  pointer-events: none;
 }
 .corner {
   fill: var(--moss);
   opacity: 0.1;
 }
-.brush {
-  fill: var(--slate);
-  fill-opacity: 0.07;
-  stroke: var(--slate);
-  stroke-dasharray: 4 3;
-}
-.tick,
-.label,
-.tip {
-  font-size: 10.5px;
-  fill: var(--quiet);
+.label {
+  font-size: 11.5px;
+  fill: var(--ink);
   paint-order: stroke;
   stroke: var(--panel);
   stroke-width: 3px;
-}
-.label,
-.tip {
-  font-size: 11.5px;
-  fill: var(--ink);
-}
-.tip {
-  font-weight: 600;
 }
 .handle {
   fill: var(--panel);

@@ -1,11 +1,13 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, shallowRef } from 'vue'
 import type { Span } from '@sickle/core/engine'
 import { allCreators, type CreatorFigure, type CreatorQuery } from '@sickle/core/social'
 import { useServices } from '@/services/services'
 import { useLens } from '@/shared/stores/lens'
 import { useSheaf } from '@/shared/stores/sheaf'
 import { useWorkspace } from '@/shared/stores/workspace'
+import { withLimit } from '@/shared/figure-limits'
+import { useGrowing } from '@/shared/use-growing'
 import { useLatest } from '@/shared/use-latest'
 import { plain } from '@/storage/plain'
 
@@ -14,9 +16,6 @@ export interface Goods {
   key: string
   title: string
 }
-
-/** rows that are shown, and how many more at a time */
-const step = 60
 
 /** The creators that are looked through, the one that is chosen, and the goods that they are to fit. */
 export const useCreators = defineStore('creators', () => {
@@ -31,8 +30,7 @@ export const useCreators = defineStore('creators', () => {
     named.value ? [named.value] : sheaf.kept.map(({ key, snapshot }) => ({ key, title: snapshot.title })),
   )
   const keys = computed(() => goods.value.map((g) => g.key).join('\n'))
-  const most = ref(step)
-  watch([query, keys], () => (most.value = step), { flush: 'sync' })
+  const { most, more } = useGrowing([query, keys])
   const found = useLatest([query, keys, most, () => lens.markets, () => workspace.version], async () =>
     workspace.version === 0
       ? null
@@ -50,10 +48,8 @@ export const useCreators = defineStore('creators', () => {
       : services.engine.call('creator', [chosen.value.market, chosen.value.name, plain(lens.markets)]),
   )
   const change = (some: Partial<CreatorQuery>) => void (query.value = { ...query.value, ...some })
-  function setLimit(name: CreatorFigure, span: Span | null): void {
-    const { [name]: _, ...limits } = query.value.limits
-    change({ limits: span?.some((end) => end !== null) ? { ...limits, [name]: span } : limits })
-  }
+  const setLimit = (name: CreatorFigure, span: Span | null) =>
+    change({ limits: withLimit(query.value.limits, name, span) })
   function sortBy(by: CreatorFigure): void {
     change({ by, descending: query.value.by === by ? !query.value.descending : by !== 'nothing' && by !== 'last' })
   }
@@ -73,6 +69,6 @@ export const useCreators = defineStore('creators', () => {
     setLimit,
     sortBy,
     fitTo,
-    more: () => void (most.value += step),
+    more,
   }
 })

@@ -51,7 +51,7 @@ async function stand(standing: 'trusted' | 'avoided') {
     <LandedSteps :steps="candidate.steps" :lot="candidate.lot.packs" :home="rules.home" />
     <p v-if="candidate.notes.length" class="small note">{{ candidate.notes.join(' · ') }}</p>
     <h3>A first order</h3>
-    <dl>
+    <dl class="facts">
       <dt>Lot</dt>
       <dd>{{ plural(candidate.lot.packs, 'pack') }} of {{ count(candidate.pack) }}</dd>
       <dt>Money laid out</dt>
@@ -122,18 +122,8 @@ async function stand(standing: 'trusted' | 'avoided') {
 h3 {
   margin-top: 6px;
 }
-dl {
-  display: grid;
-  grid-template-columns: 108px minmax(0, 1fr);
-  gap: 2px 8px;
-  margin: 0;
-  font-size: 13px;
-}
-dt {
-  color: var(--quiet);
-}
-dd {
-  margin: 0;
+.facts {
+  --facts: 108px minmax(0, 1fr);
 }
 .checks {
   list-style: none;
