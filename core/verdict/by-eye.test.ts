@@ -43,7 +43,6 @@ describe('the checklist', () => {
     rating: 3.5,
     best: { margin: 0.1 },
     offer: { offer: { stock: 40, weightG: 900 } },
-    listings: [],
   }
   const point = (some: object, id: string, kind?: SellerKind, isElectric?: boolean) =>
     judgementsFor({ ...judged, ...some }, kind, isElectric).find((j) => j.id === id)

@@ -28,7 +28,6 @@ interface Judged {
   rating: number | null
   best: { margin: number | null } | null
   offer: { offer: { stock: number | null; weightG: number | null } } | null
-  listings: readonly { reviews: number | null }[]
 }
 
 interface JudgementRules {
