@@ -1,6 +1,6 @@
 import type { RecordKind } from '../field'
 import { also } from './fields/also'
-import { listingId, picture, url } from './fields/goods'
+import { language, listingId, picture, url } from './fields/goods'
 import { country, market } from './fields/people'
 import { comments, headline, likes, shares, views } from './fields/social'
 
@@ -111,22 +111,7 @@ export const ads: RecordKind = {
       },
       help: 'Picture, video or several pictures.',
     },
-    {
-      name: 'language',
-      label: 'Language',
-      type: 'text',
-      headings: {
-        en: 'language, ad language, lang',
-        de: 'sprache',
-        fr: 'langue',
-        es: 'idioma, lengua',
-        it: 'lingua',
-        nl: 'taal',
-        pl: 'język',
-        pt: 'idioma, língua',
-      },
-      help: 'In which language it is written.',
-    },
+    { ...language, headings: also(language, { en: 'ad language' }) },
     {
       name: 'firstSeen',
       label: 'First seen',

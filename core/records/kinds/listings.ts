@@ -1,6 +1,6 @@
 import { kind } from '../field'
 import { reviews, rating, stock, units, unitsTotal } from './fields/counts'
-import { brand, category, gtin, listingId, picture, tags, title, url } from './fields/goods'
+import { brand, category, gtin, language, listingId, picture, tags, title, url } from './fields/goods'
 import { change, commission, currency, delivery, price, revenue } from './fields/money'
 import { country, listedOn, market, shipsFrom, since, store } from './fields/people'
 import { also } from './fields/also'
@@ -273,19 +273,8 @@ export const listings = kind({
       item: { as: 'words', facet: { name: 'countries', label: 'Country of the store' } },
     },
     {
-      name: 'language',
-      label: 'Language',
-      type: 'text',
-      headings: {
-        en: 'language, listing language, lang',
-        de: 'sprache',
-        fr: 'langue',
-        es: 'idioma, lengua',
-        it: 'lingua',
-        nl: 'taal',
-        pl: 'język',
-        pt: 'idioma, língua',
-      },
+      ...language,
+      headings: also(language, { en: 'listing language' }),
       values: 'languages',
       help: 'In which language it is written.',
       item: { as: 'words', facet: { name: 'languages', label: 'Language' } },

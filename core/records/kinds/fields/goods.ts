@@ -160,3 +160,19 @@ export const marketListingId = field({
     pt: 'id do anúncio, número do anúncio, n anúncio, referência do anúncio',
   },
 })
+export const language = field({
+  name: 'language',
+  label: 'Language',
+  type: 'text',
+  headings: {
+    en: 'language, lang',
+    de: 'sprache',
+    fr: 'langue',
+    es: 'idioma, lengua',
+    it: 'lingua',
+    nl: 'taal',
+    pl: 'język',
+    pt: 'idioma, língua',
+  },
+  help: 'In which language it is written.',
+})

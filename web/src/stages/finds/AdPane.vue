@@ -41,7 +41,7 @@ const places = computed(
 </script>
 
 <template>
-  <aside class="panel scroll" tabindex="0" :aria-label="`The ad ${row.ad.title}`">
+  <aside class="panel text-pane scroll" tabindex="0" :aria-label="`The ad ${row.ad.title}`">
     <div class="row-gap">
       <GoodsPicture :src="row.ad.picture" :title="row.ad.title" :size="64" />
       <h2>{{ row.ad.title || 'Without a headline' }}</h2>
@@ -89,12 +89,6 @@ const places = computed(
 </template>
 
 <style scoped>
-aside {
-  padding: 10px 14px;
-  display: grid;
-  gap: 6px;
-  align-content: start;
-}
 h2 {
   font-size: 16px;
 }

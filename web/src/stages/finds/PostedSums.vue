@@ -70,7 +70,7 @@ const told = computed(() => {
 </script>
 
 <template>
-  <aside class="panel scroll" tabindex="0" aria-label="What they come to">
+  <aside class="panel text-pane scroll" tabindex="0" aria-label="What they come to">
     <h2>Together</h2>
     <dl class="facts">
       <dt>Clips, lives</dt>
@@ -109,12 +109,6 @@ const told = computed(() => {
 </template>
 
 <style scoped>
-aside {
-  padding: 10px 14px;
-  display: grid;
-  gap: 6px;
-  align-content: start;
-}
 .facts {
   --facts: minmax(0, 1fr) auto;
 }

@@ -28,7 +28,7 @@ const told = computed(() => {
 </script>
 
 <template>
-  <section class="panel scroll" tabindex="0" :aria-label="`Creator ${look.creator.name}`">
+  <section class="panel text-pane scroll" tabindex="0" :aria-label="`Creator ${look.creator.name}`">
     <div class="row-gap">
       <h2>{{ look.creator.name }}</h2>
       <span class="small quiet">{{ look.creator.market }}</span>
@@ -56,12 +56,3 @@ const told = computed(() => {
     </PlainTable>
   </section>
 </template>
-
-<style scoped>
-section {
-  padding: 10px 14px;
-  display: grid;
-  gap: 6px;
-  align-content: start;
-}
-</style>

@@ -21,7 +21,7 @@ const inMoney = (e4: number, m: PriceMove) => money(e4, m.currency ?? rules.home
 </script>
 
 <template>
-  <section class="panel" aria-label="Price changes">
+  <section class="panel text-pane" aria-label="Price changes">
     <h2>Price changes</h2>
     <p>{{ told }}</p>
     <ul v-if="shown.length">
@@ -41,11 +41,6 @@ const inMoney = (e4: number, m: PriceMove) => money(e4, m.currency ?? rules.home
 </template>
 
 <style scoped>
-section {
-  padding: 10px 14px;
-  display: grid;
-  gap: 6px;
-}
 ul {
   list-style: none;
   margin: 0;

@@ -33,7 +33,7 @@ const answers = computed(() => answerTimeTold(answerTime(its.value, quotes.today
 </script>
 
 <template>
-  <section class="panel" aria-label="What it promised">
+  <section class="panel text-pane" aria-label="What it promised">
     <div class="row-gap">
       <h2>On time?</h2>
       <NButton size="tiny" class="push" @click="isNoting = true">Note an order …</NButton>
@@ -79,11 +79,6 @@ const answers = computed(() => answerTimeTold(answerTime(its.value, quotes.today
 </template>
 
 <style scoped>
-section {
-  padding: 10px 14px;
-  display: grid;
-  gap: 6px;
-}
 .orders {
   list-style: none;
   margin: 0;
