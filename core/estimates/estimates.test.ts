@@ -52,6 +52,35 @@ test('the rank line and its 80 % prediction interval are those of statsmodels’
   expect(rankCurve(pairs.map((p) => ({ ...p, rank: 10_000 / p.rank })))).toBeNull()
 })
 
+test('of pairs those alone count that have a rank, and five units or more', () => {
+  const pairs = Array.from({ length: 8 }, (_, i) => ({ rank: i + 1, units: 40 - 5 * i }))
+  const curve = rankCurve(pairs)
+  if (!curve) throw new Error('no line')
+  expect(curve.of).toBe(8)
+  // a rank below one, and units below none, are none
+  for (const odd of [
+    { rank: 0, units: 9 },
+    { rank: 0.5, units: 9 },
+    { rank: 9, units: -1 },
+  ])
+    expect(rankCurve([...pairs, odd])).toEqual(curve)
+  // five units are enough, four are not: seven are left
+  expect(rankCurve(pairs.map((p) => (p.rank === 8 ? { ...p, units: 4 } : p)))).toBeNull()
+  // a flat line is no rank by sales
+  expect(rankCurve(pairs.map((p) => ({ ...p, units: 20 })))).toBeNull()
+  // before the first there is none
+  expect(fromRank(0.01, curve)).toEqual(fromRank(1, curve))
+})
+
+test('where as many sell well as do not, there is no typical figure; where one in ten does not, the tenth is none', () => {
+  const base = { intercept: 5, slope: -0.5, residualSd: 0.2, of: 20, meanLogRank: 2, spread: 9, smear: 1.1 }
+  expect(fromRank(1, { ...base, selling: { intercept: 0, slope: -1 } })).toBeNull()
+  const nine = fromRank(1, { ...base, selling: { intercept: Math.log(8.9), slope: -1 } })
+  expect(nine?.low).toBe(0)
+  expect(nine?.mean).toBeCloseTo((8.9 / 9.9) * Math.exp(5) * 1.1, 9)
+  expect(fromRank(1, { ...base, selling: { intercept: Math.log(9.1), slope: -1 } })?.low).toBeGreaterThan(0)
+})
+
 /** Made by scripts/fixtures/ranks.R. */
 const r = JSON.parse(readFileSync(new URL('./fixtures/r-ranks.json', import.meta.url), 'utf8')) as {
   pairs: { rank: number; units: number }[]
@@ -97,6 +126,24 @@ test('feedback: twice what was left at a rate of a half; less is surer of more; 
   expect(few.high / few.low).toBeGreaterThan(many.high / many.low)
   expect(fromFeedback(0)).toMatchObject({ mean: 0, units: 1 })
   expect(fromReviews(18).mean).toBeCloseTo(100, 9)
+})
+
+test('an estimate: its mean is that of a log-normal where nobody says another', () => {
+  // e^(ln 10 + 0.5² / 2), Aitchison & Brown 1957
+  expect(fromLog('stock', Math.log(10), 0.5).mean).toBeCloseTo(10 * Math.exp(0.125), 9)
+  expect(fromLog('stock', Math.log(10), 0.5, 7).mean).toBe(7)
+})
+
+test('a leave rate is never above all, nor is any so even that five in a hundred are too many', () => {
+  const usual = { rate: 0.5, logSd: 0.01 }
+  const more = learnedRate(Array(50).fill({ left: 1e6, sold: 1e5 }), usual)
+  expect(more.rate).toBe(1)
+  const alike = learnedRate(Array(40).fill({ left: 5e8, sold: 1e9 }), usual)
+  expect(alike.logSd).toBeCloseTo(0.05 * Math.sqrt(1 + 1 / 41), 9)
+  // five buyers tell of a rate, four do not; nobody who left something does, fewer than nobody do not
+  expect(learnedRate([{ left: 0, sold: 5 }], usual).freedom).toBe(5)
+  expect(learnedRate([{ left: 0, sold: 4 }], usual)).toBe(usual)
+  expect(learnedRate([{ left: -1, sold: 50 }], usual)).toBe(usual)
 })
 
 test('stock: falls are sales, a rise or a long gap hides what sold and is filled at the pace of the rest', () => {

@@ -37,6 +37,21 @@ test('gaps longer than a third of the time between restocks are not judged, wher
   expect(fromStock(looks([0, 40], [15, 20]))).toMatchObject({ judgedDays: 0, estimate: null })
 })
 
+test('stock that stays is no restock, and a gap in which nothing sold is judged', () => {
+  expect(fromStock(looks([0, 9], [1, 9], [2, 8]))).toMatchObject({ restocks: 0, fallen: 1, judgedDays: 2 })
+  // one restock in nine days: gaps over three days may hide one, and the flat ones of three are enough to judge by
+  expect(fromStock(looks([0, 9], [3, 9], [7, 20], [10, 20], [13, 20]))).toMatchObject({ restocks: 1, judgedDays: 9 })
+})
+
+test('a stricter bound is kept where it leaves a quarter of the days', () => {
+  // restocks at 8 and at 16 of 24 days: one every 12, so gaps of up to four days are judged, where they are six days of 24
+  const kept = looks([0, 90], [6, 80], [8, 99], [10, 98], [14, 97], [16, 120], [24, 110])
+  expect(fromStock(kept)).toMatchObject({ restocks: 2, judgedDays: 6, fallen: 2 })
+  // five of them are less than a quarter: all up to two weeks are judged
+  const lost = looks([0, 90], [6, 80], [8, 99], [10, 98], [13, 97], [16, 120], [24, 110])
+  expect(fromStock(lost)).toMatchObject({ restocks: 2, judgedDays: 19, fallen: 22 })
+})
+
 test('a restock of what ran low adds what chance sells more in such a gap; one by the calendar does not', () => {
   // by hand: six falls of 6 in three days each are as even as can be, so one is the least dispersion
   const ranLow = looks([0, 24], [3, 18], [6, 12], [9, 48], [12, 42], [15, 36], [18, 30], [21, 24])

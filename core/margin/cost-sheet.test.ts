@@ -303,6 +303,13 @@ describe('price rule', () => {
     expect(rulePrice(holed, [e4('9.90')])).toEqual({ priceE4: e4('9.80'), because: 'under the lowest' })
     expect(rulePrice(holed, [e4('12.50')])).toEqual({ priceE4: e4('12.49'), because: 'under the lowest' })
   })
+  test('a price just at the ceiling, or just at the floor, is under the lowest and held by neither', () => {
+    expect(rulePrice({ ...rule, ceilingE4: e4('9.89') }, [e4('9.90')])).toEqual({
+      priceE4: e4('9.89'),
+      because: 'under the lowest',
+    })
+    expect(rulePrice(rule, [floorE4 + e4('0.01')])).toEqual({ priceE4: floorE4, because: 'under the lowest' })
+  })
   test('no competitor, no floor', () => {
     expect(rulePrice(rule, [])).toEqual({ priceE4: null, because: 'no competing price' })
     expect(rulePrice({ ...rule, ceilingE4: e4('20') }, [0])).toEqual({

@@ -33,8 +33,8 @@ export function landedByQuantity(inputs: CostInputs, least: number): LandedAt[] 
     ...inputs.tiers.flatMap(({ from }) => [Math.ceil(from) - 1, Math.ceil(from)]),
   ].filter((n) => n >= lowest && n <= most)
   const inTurn = [...new Set(edges)].sort((a, b) => a - b)
-  const quantities = inTurn.flatMap((from, i) => spread(from, inTurn[i + 1]))
-  return quantities.flatMap((quantity) => {
+  const quantities = new Set(inTurn.flatMap((from, i) => spread(from, inTurn[i + 1])))
+  return [...quantities].flatMap((quantity) => {
     const { landedE4 } = workOut({ ...inputs, orderQuantity: quantity }, 0, true)
     return landedE4 === null ? [] : [{ quantity, landedE4 }]
   })
@@ -42,7 +42,6 @@ export function landedByQuantity(inputs: CostInputs, least: number): LandedAt[] 
 
 /** Whole quantities from one edge up to the next, evenly by their logarithm. */
 function spread(from: number, to: number | undefined): number[] {
-  if (to === undefined || to - from <= 1) return [from]
-  const all = Array.from({ length: between }, (_, i) => Math.round(from * (to / from) ** (i / between)))
-  return [...new Set(all)]
+  if (to === undefined) return [from]
+  return Array.from({ length: between }, (_, i) => Math.round(from * (to / from) ** (i / between)))
 }

@@ -85,6 +85,18 @@ describe('the curve', () => {
     expect(ends(1, { tiers: [...inputs.tiers, { from: 100, priceE4: 15_000 }] })).toEqual([1, 150])
     expect(ends(70)).toEqual([70, 71])
   })
+  test('has a dozen quantities between two edges, evenly by their logarithm, each once', () => {
+    // by hand: 10^(i/12) from 1 to 10, then 10 · 5^(i/12) up to 50, rounded
+    const below = [1, 2, 3, 4, 5, 6, 7, 8]
+    const above = [10, 11, 13, 15, 17, 20, 22, 26, 29, 33, 38, 44, 50]
+    const curve = landedByQuantity({ ...inputs, orderQuantity: 10 }, 1)
+    expect(curve.map((s) => s.quantity)).toEqual([...below, ...above])
+  })
+  test('has no quantity between two that are one apart, and starts at one whatever is asked', () => {
+    const steps = [3, 4, 5].map((from) => ({ from, priceE4: 20_000 - from }))
+    const curve = landedByQuantity({ ...inputs, orderQuantity: 1, tiers: [...inputs.tiers, ...steps] }, 0)
+    expect(curve.map((s) => s.quantity)).toEqual([1, 2, 3, 4, 5, 6, 7, 8])
+  })
   test('shares delivery: 2.00 and 9.00 over one, over nine', () => {
     const at = new Map(landedByQuantity({ ...inputs, orderQuantity: 9 }, 1).map((s) => [s.quantity, s.landedE4]))
     expect([at.get(1), at.get(9)]).toEqual([110_000, 30_000])

@@ -1,4 +1,13 @@
-import { blankInputs, costSchemas, feeScheduleSchema, ownCostSchema, scheduleFromJson, type CostInputs } from '.'
+import {
+  blankInputs,
+  costSchemas,
+  feeScheduleSchema,
+  ofRules,
+  ownCostSchema,
+  scheduleFromJson,
+  scheduleToJson,
+  type CostInputs,
+} from '.'
 import { firstFault } from '../schema'
 
 const line = {
@@ -87,12 +96,77 @@ test('what the form keeps and what the file brings is judged by the same schema'
   })
 })
 
+const many = (n: number, some: (i: number) => object) => Array.from({ length: n }, (_, i) => ({ ...line, ...some(i) }))
+const steps = (n: number) => many(n, (i) => ({})).map((_, i) => ({ from: `${i}`, percent: 1 }))
+test.each([
+  ['an id', (n: number) => withLine({ id: 'x'.repeat(n) }), 80],
+  ['a label', (n: number) => withLine({ label: 'x'.repeat(n) }), 80],
+  ['steps', (n: number) => withLine({ steps: steps(n) }), 50],
+  ['lines', (n: number) => ({ ...file, lines: many(n, (i) => ({ id: `${i}` })) }), 100],
+])('%s may be so long and no longer', (_, of, most) => {
+  expect(() => scheduleFromJson(of(most))).not.toThrow()
+  expect(() => scheduleFromJson(of(most + 1))).toThrow(/long|many|more than/)
+})
+test.each([
+  [null, '1.00'],
+  ['1.00', null],
+  ['1.00', '1.00'],
+])('a fee may have a least of %s and a most of %s', (min, max) => {
+  expect(() => scheduleFromJson(withLine({ min, max }))).not.toThrow()
+})
+test('a schedule as a file says of what make it is', () => {
+  expect(scheduleToJson(scheduleFromJson(file))).toMatchObject({
+    format: 'sickle-fees',
+    version: 1,
+    market: 'Marrowgate',
+  })
+  expect(scheduleFromJson(withLine({ fixed: null })).lines[1]?.fixedE4).toBe(0)
+})
+
 test('a sale without any cost is a right one, part by part', () => {
   const blank = blankInputs('EUR')
   for (const [name, part] of Object.entries(costSchemas))
     expect([name, firstFault(part, blank[name as keyof CostInputs])]).toEqual([name, null])
+  const ones = ['packSold', 'packBought', 'orderQuantity', 'salesPerListing', 'salesPerMonth']
+  const zeros = Object.keys(blank).filter((name) => /(E4|Ratio|Kg|Months)$/.test(name))
+  expect(Object.fromEntries([...ones.map((n) => [n, 1]), ...zeros.map((n) => [n, 0])])).toEqual(
+    Object.fromEntries(Object.entries(blank).filter(([, value]) => typeof value === 'number')),
+  )
+  expect(blank).toMatchObject({ tiers: null, fees: [], importTaxRecoverable: true, pricesIncludeTax: true })
   expect(firstFault(ownCostSchema, {})).toBeNull()
   expect(firstFault(ownCostSchema, { postageOutE4: 24_500, tiers: [{ from: 1, priceE4: 0 }] })).toBeNull()
+})
+
+test('a rule holds all but what goes with the item, its offer and its market', () => {
+  const own = ['currency', 'tiers', 'fees', 'packSold', 'packBought', 'supplierDeliveryE4', 'chargedKg']
+  const blank = blankInputs('EUR')
+  expect(Object.keys(ofRules(blank)).sort()).toEqual(
+    Object.keys(blank)
+      .filter((name) => !own.includes(name))
+      .sort(),
+  )
+})
+
+test.each([
+  ['packSold', 5000],
+  ['packBought', 5000],
+  ['orderQuantity', 1e6],
+  ['chargedKg', 1e5],
+  ['storageMonths', 1200],
+  ['dutyRatio', 5],
+  ['discountRatio', 0.99],
+  ['commissionRatio', 1],
+  ['salesPerMonth', 1e6],
+])('%s may be %d and no more', (name, most) => {
+  expect(firstFault(ownCostSchema, { [name]: most })).toBeNull()
+  expect(firstFault(ownCostSchema, { [name]: most + 1 })).not.toBeNull()
+})
+test('a supplier may have a hundred prices', () => {
+  const tiers = (n: number) => Array.from({ length: n }, (_, i) => ({ from: i + 1, priceE4: 1 }))
+  expect(firstFault(ownCostSchema, { tiers: tiers(100) })).toBeNull()
+  expect(firstFault(ownCostSchema, { tiers: tiers(101) })).not.toBeNull()
+  expect(firstFault(ownCostSchema, { chargedKg: 0, storageMonths: 0, tiers: [{ from: 1e9, priceE4: 0 }] })).toBeNull()
+  expect(firstFault(ownCostSchema, { tiers: [{ from: 1e9 + 1, priceE4: 0 }] })).not.toBeNull()
 })
 
 test.each([

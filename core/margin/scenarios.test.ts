@@ -56,6 +56,15 @@ test('by hand: each part alone, and some together', () => {
   expect(under({ rate: 0.1, goods: 0.1 })).toMatchObject({ landedE4: 107_800 })
 })
 
+test('a share that is taken away from never falls below none, nor rises above all', () => {
+  const inputsUnder = (changes: Partial<Scenario['changes']>) =>
+    underScenario(sale, { changes: { ...noChanges, ...changes } }).inputs
+  expect(inputsUnder({ returns: -0.5 }).returnRatio).toBe(0)
+  expect(inputsUnder({ returns: 0.95 }).returnRatio).toBe(1)
+  expect(inputsUnder({ tax: -0.5 }).taxRatio).toBe(0)
+  expect(inputsUnder({ tax: 0.07 }).taxRatio).toBe(0.07)
+})
+
 test('the least change that makes it a loss, and the one before it does not', () => {
   for (const part of scenarioPartNames) {
     const at = turnsToLossAt(sale, part)
@@ -75,6 +84,21 @@ test('a loss already is one at no change; what cannot be one, or is not known, s
   expect(turnsToLossAt({ ...sale, inputs: { ...inputs, tiers: null } }, 'goods')).toBeNull()
 })
 
+test.each([
+  ['price', -0.99, 10],
+  ['rate', -0.99, 10],
+  ['goods', -0.99, 10],
+  ['delivery', -1, 10],
+  ['fees', -1, 1],
+  ['returns', -1, 1],
+  ['tax', -1, 1],
+] as const)('%s may change from %d to %d', (part, least, most) => {
+  const fault = (change: number) =>
+    firstFault(scenariosSchema, [{ name: 'x', changes: { ...noChanges, [part]: change } }])
+  expect([fault(least), fault(most)]).toEqual([null, null])
+  expect([fault(least - 0.001), fault(most + 0.001)]).not.toContain(null)
+})
+
 test('what-ifs of a fresh workspace fit; two of one name, or a change out of bounds, do not', () => {
   expect(firstFault(scenariosSchema, firstScenarios)).toBeNull()
   const [one] = firstScenarios as [Scenario]
@@ -83,4 +107,18 @@ test('what-ifs of a fresh workspace fit; two of one name, or a change out of bou
   )
   expect(firstFault(scenariosSchema, [{ ...one, changes: { ...noChanges, price: -1 } }])).not.toBeNull()
   expect(firstFault(scenariosSchema, [{ ...one, name: '' }])).not.toBeNull()
+  expect(
+    firstFault(
+      scenariosSchema,
+      Array.from({ length: 20 }, (_, i) => ({ ...one, name: `${i}` })),
+    ),
+  ).toBeNull()
+  expect(
+    firstFault(
+      scenariosSchema,
+      Array.from({ length: 21 }, (_, i) => ({ ...one, name: `${i}` })),
+    ),
+  ).not.toBeNull()
+  expect(firstFault(scenariosSchema, [{ ...one, name: 'x'.repeat(60) }])).toBeNull()
+  expect(firstFault(scenariosSchema, [{ ...one, name: 'x'.repeat(61) }])).not.toBeNull()
 })
