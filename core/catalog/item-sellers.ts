@@ -39,7 +39,7 @@ export interface ItemSeller {
 export function itemSellers(
   item: Item,
   offers: readonly CompetingOffer[],
-  known: { rules: SellerRules; corrections: Corrections; lens?: Lens | null },
+  known: { rules: SellerRules; corrections: Corrections; lens?: Pick<Lens, 'markets'> | null },
 ): ItemSeller[] {
   const { markets } = known.lens ?? { markets: null }
   const keys = new Set(item.listings.map((l) => l.key))
