@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { SaxesParser } from 'saxes'
 import { XmlScanner, type XmlHandler } from './xml-scanner'
 
 /** Everything a scanner tells of a text, read in pieces of this size. */
@@ -39,6 +40,107 @@ test('elements, attributes, texts, comments and CDATA', () => {
     ['close', 't'],
     ['close', 'row'],
   ])
+})
+
+/** The same, as the saxes library tells it. */
+function toldBySaxes(xml: string, wanted: readonly string[]): unknown[] {
+  const events: unknown[] = []
+  const local = (name: string) => name.slice(name.indexOf(':') + 1)
+  const text = (said: string) => {
+    const last = events[events.length - 1]
+    if (Array.isArray(last) && last[0] === 'text') last[1] = String(last[1]) + said
+    else events.push(['text', said])
+  }
+  const parser = new SaxesParser({ position: false })
+  parser.on('opentag', ({ name, attributes }) => {
+    const byName = new Map(Object.entries(attributes).map(([n, value]) => [local(n), value]))
+    events.push(['open', local(name), ...wanted.map((a) => byName.get(a) ?? null)])
+  })
+  parser.on('closetag', ({ name }) => events.push(['close', local(name)]))
+  parser.on('text', text)
+  parser.on('cdata', text)
+  parser.write(xml).close()
+  return events
+}
+
+test('random documents are told as the saxes library tells them, in whatever pieces they come', () => {
+  const pick = (...some: string[]) => fc.constantFrom(...some)
+  const words = fc
+    .array(
+      pick(
+        'a',
+        'Kärnten',
+        '鳥',
+        '&amp;',
+        '&#233;',
+        '&#x1F514;',
+        '&lt;',
+        ' ',
+        'b>c',
+        '🔔',
+        '7',
+        'lange Worte ohne Ende',
+      ),
+    )
+    .map((parts) => parts.join(''))
+  const inQuotes = fc
+    .tuple(words, pick('"', "'"), pick('', ' ', '  '), pick('', ' '))
+    .map(([value, mark, before, after]) => `${before}=${after}${mark}${value.replaceAll('<', '')}${mark}`)
+  const attributes = fc
+    .uniqueArray(pick('r', 's', 't', 'x:id', 'sheetId', 'spans', 'rr', 'xt'), { maxLength: 5 })
+    .chain((names) => fc.tuple(...names.map((name) => inQuotes.map((value) => ` ${name}${value}`))))
+    .map((parts) => parts.join(''))
+  const aside = pick('<!-- a <c r="1"> -- -->'.replace(' -- ', ' - '), '<?go on?>', '<![CDATA[a <b> ]] c]]>', '')
+  const { tree } = fc.letrec<{ tree: string }>((tie) => ({
+    tree: fc
+      .tuple(
+        pick('row', 'c', 'v', 'x:c', 'worksheetPart', 'is'),
+        attributes,
+        pick('', ' ', '\n'),
+        fc.oneof(
+          { maxDepth: 3 },
+          fc.constant(null),
+          fc.array(fc.oneof({ maxDepth: 3 }, words, aside, tie('tree')), { maxLength: 4 }),
+        ),
+      )
+      .map(([name, said, space, inside]) =>
+        inside === null ? `<${name}${said}${space}/>` : `<${name}${said}${space}>${inside.join('')}</${name}${space}>`,
+      ),
+  }))
+  const wanted = ['r', 's', 't', 'id', 'Id']
+  fc.assert(
+    fc.property(tree, pick('', '<?xml version="1.0"?>\n'), fc.integer({ min: 1, max: 400 }), (xml, head, piece) => {
+      const mine = told(head + xml, piece, wanted).filter(
+        (e) => !(Array.isArray(e) && e[0] === 'text' && e[1] === '\n'),
+      )
+      const theirs = toldBySaxes(head + xml, wanted).filter(
+        (e) => !(Array.isArray(e) && e[0] === 'text' && e[1] === '\n'),
+      )
+      expect(mine).toEqual(theirs)
+    }),
+    { numRuns: 400 },
+  )
+})
+
+test('a tag may have 65,536 bytes, and elements nest 64 deep; a letter at the end of a piece waits for the rest of it', () => {
+  const long = (bytes: number) => `<c r="${'1'.repeat(bytes)}`
+  expect(() => told(`${long(65_000)}"/>`, 1000)).not.toThrow()
+  expect(() => told(long(65_600), 1000)).toThrow(/tag is longer/)
+  expect(() => told(`${'<a>'.repeat(64)}${'</a>'.repeat(64)}`)).not.toThrow()
+  expect(() => told('<a>'.repeat(65))).toThrow(/nests deeper/)
+  expect(() => told(`<a><![CDATA[${'x'.repeat(4_000_100)}`, 100_000)).toThrow(/longer than any cell/)
+  expect(() => told('<a><!DOCTYP')).toThrow(/ends in the middle/)
+  expect(() => told('<a><!DOCTYPE')).toThrow(/document type/)
+})
+
+test('text is told only where it is wanted', () => {
+  const texts: string[] = []
+  const scanner = new XmlScanner(
+    { wantsText: false, open: () => undefined, close: () => undefined, text: (t) => texts.push(t) },
+    'x',
+  )
+  scanner.push(new TextEncoder().encode('<a>one<b><![CDATA[two]]></b>three</a>'))
+  expect(texts).toEqual([])
 })
 
 test('in whatever pieces it comes', () => {
