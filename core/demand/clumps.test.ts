@@ -13,6 +13,11 @@ test('by hand: days of 0 and 4 in turn are four times as uneven as single orders
   // a day that nobody counted has no neighbours
   expect(clumpOf(daily([0, 4, NaN, 9, 9, 0]))).toBeCloseTo((16 + 0 + 81) / (4 + 18 + 9), 9)
   expect(clumpOf({ ...daily([0, 4, 0, 4]), stepDays: 7 })).toBe(1)
+  // one piece in all is as even as single orders are, and so is less
+  expect(clumpOf(daily([0, 0.5, 0]))).toBe(1)
+  // of ninety days where nobody says of how many
+  expect(clumpOf(daily([0, 900, ...Array<number>(90).fill(2)]))).toBe(1)
+  expect(clumpOf(daily([0, 900, ...Array<number>(88).fill(2)]))).toBeGreaterThan(400)
   // of the last days alone
   expect(clumpOf(daily([0, 90, 0, 90, 2, 2, 2]), 3)).toBe(1)
 })

@@ -24,7 +24,7 @@ export function isFlash(series: UnitSeries, rules: StageRules, end: number, unit
 /** Share of the units of so many days that a fortnight has which sells as many times as much as the rest as in one of 90 days. */
 function shareOf(days: number, flashShare: number): number {
   const times = (flashShare / fortnight / (1 - flashShare)) * (span - fortnight)
-  return days <= fortnight ? 1 : (times * fortnight) / (days - fortnight + times * fortnight)
+  return (times * fortnight) / (days - fortnight + times * fortnight)
 }
 
 /** Units of the best fortnight between two steps. */

@@ -27,6 +27,9 @@ test('too few days or units say nothing, the bounds themselves are enough', () =
   expect(stage({ observedDays: rules.minDays - 1 })).toBe('Unclear')
   expect(stage({ units90: rules.minUnits })).toBe('Ripe')
   expect(stage({ units90: rules.minUnits - 1 })).toBe('Unclear')
+  // where orders are of two pieces, twice as many units tell as much
+  expect(stage({ units90: 2 * rules.minUnits }, { clump: 2 })).toBe('Ripe')
+  expect(stage({ units90: 2 * rules.minUnits - 1 }, { clump: 2 })).toBe('Unclear')
   // few of either are enough to say nothing
   expect(stage({ observedDays: 1, units90: 500 }, { isSeasonal: true })).toBe('Unclear')
   expect(stage({ observedDays: 500, units90: 1 }, { isSeasonal: true })).toBe('Unclear')
@@ -153,6 +156,37 @@ test('a flash: half of 90 days in one fortnight, little since, and nothing alike
   weekly.values[171] = 10
   expect(isFlash(weekly, rules, end, 40)).toBe(true)
   expect(isFlash(weekly, rules, end, 41)).toBe(false)
+})
+
+test('a flash of goods that are known for less than 90 days has as much more in its fortnight than in the rest', () => {
+  // half of 90 days in 14 is 76 / 14 times as much a day as in the other 76; of 40 days that is 76 in 102 of all
+  const young = days(40, (i) => (i < 14 ? 2 : 0))
+  expect(isFlash(young, rules, end, 37)).toBe(true)
+  expect(isFlash(young, rules, end, 38)).toBe(false)
+  // of a fortnight all is the last fortnight
+  expect(
+    isFlash(
+      days(14, () => 2),
+      rules,
+      end,
+      28,
+    ),
+  ).toBe(false)
+})
+
+test('a flash is what stands in the 90 days, and what stood before is looked for from the first day on', () => {
+  const once = (at: number, units: number, first = 0) => days(180, (i) => (i === at ? units : i === 0 ? first : 0))
+  expect(isFlash(once(90, 28), rules, end, 28)).toBe(true)
+  expect(isFlash(once(89, 28), rules, end, 28)).toBe(false)
+  expect(isFlash(once(120, 2), rules, end, 2)).toBe(true)
+  // two fifths of 28 are 11.2
+  expect(isFlash(once(120, 28, 11), rules, end, 28)).toBe(true)
+  expect(isFlash(once(120, 28, 12), rules, end, 28)).toBe(false)
+  // of weeks two are a fortnight
+  const weekly: UnitSeries = { start: end - 180 * 7 + 1, stepDays: 7, values: new Float64Array(180) }
+  weekly.values.set([10, 10, 10], 169)
+  expect(isFlash(weekly, rules, end, 40)).toBe(true)
+  expect(isFlash(weekly, rules, end, 45)).toBe(false)
 })
 
 test('what is shown beside a stage: units of 90 days and of two windows, the days known, growth without the season of its category', () => {

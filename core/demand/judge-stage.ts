@@ -54,9 +54,13 @@ export function judgeStage(
 
 /** Do the last four weeks surely lie above (1) or below (−1) the half year before, and not against the four weeks before? */
 function moves(way: 1 | -1, growth: Growth, level: Growth | null, rules: StageRules): boolean {
-  const bound = ({ low, high }: Growth) => (way > 0 ? (low ?? -1) > 0 : high !== null && high < 0)
-  return growth.ratio !== null && growth.ratio * way >= rules.growth && bound(level ?? growth)
+  const { low, high } = level ?? growth
+  const isSure = way === 1 ? low !== null && low > 0 : high !== null && high < 0
+  return isSure && isMove(way, growth.ratio, rules)
 }
+
+/** Is it a change of at least the share that counts as one, this way? */
+const isMove = (way: 1 | -1, ratio: number | null, rules: StageRules) => ratio !== null && ratio * way >= rules.growth
 
 const isLikely = (p: number | null, bound: number) => p !== null && p < bound
 
@@ -67,10 +71,8 @@ function isTrend(
   { ratio, low, high }: Growth,
   rules: StageRules,
 ): boolean {
-  if (!isLikely(p, rules.p) || (slopePerWeek ?? 0) * way <= 0) return false
-  if (ratio !== null && ratio * way >= rules.growth) return true
-  const bound = way > 0 ? high : low
-  return isLikely(p, rules.surely) && bound !== null && bound * way >= rules.growth
+  if (!isLikely(p, rules.p) || Math.sign(slopePerWeek ?? 0) !== way) return false
+  return isMove(way, ratio, rules) || (isLikely(p, rules.surely) && isMove(way, way === 1 ? high : low, rules))
 }
 
 /** Nothing surely moved, and the interval is narrow enough to say so. */

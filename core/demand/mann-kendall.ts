@@ -1,4 +1,5 @@
 import cdf from '@stdlib/stats-base-dists-normal-cdf'
+import { fallingPairsInPlace } from './falling-pairs'
 
 export interface MannKendall {
   /** concordant less discordant pairs */
@@ -23,7 +24,7 @@ export function mannKendall(values: ArrayLike<number>): MannKendall | null {
   if (n < 3) return null
   const pairs = (n * (n - 1)) / 2
   // Counting sorts x, so that ties then stand side by side.
-  const discordant = countInversionsInPlace(x, new Float64Array(n))
+  const discordant = fallingPairsInPlace(x, new Float64Array(n))
   let tied = 0
   let tieVariance = 0
   for (let i = 0, run = 1; i < n; i++, run++) {
@@ -43,49 +44,4 @@ function known(values: ArrayLike<number>): Float64Array {
   let n = 0
   for (let i = 0; i < values.length; i++) if (!Number.isNaN(values[i])) x[n++] = values[i] as number
   return x.subarray(0, n)
-}
-
-const block = 12
-
-/** Pairs in falling order; sorts `x` on the way: short blocks by insertion, then merged upwards. */
-function countInversionsInPlace(x: Float64Array, scratch: Float64Array): number {
-  const n = x.length
-  let count = 0
-  for (let from = 0; from < n; from += block) count += insertionInversions(x, from, Math.min(n, from + block))
-  for (let width = block; width < n; width *= 2) {
-    for (let from = 0; from + width < n; from += 2 * width) {
-      count += mergeInversions(x, scratch, from, from + width, Math.min(n, from + 2 * width))
-    }
-  }
-  return count
-}
-
-function insertionInversions(x: Float64Array, from: number, to: number): number {
-  let count = 0
-  for (let i = from + 1; i < to; i++) {
-    const value = x[i] as number
-    let j = i - 1
-    while (j >= from && (x[j] as number) > value) {
-      x[j + 1] = x[j] as number
-      j--
-    }
-    x[j + 1] = value
-    count += i - 1 - j
-  }
-  return count
-}
-
-function mergeInversions(x: Float64Array, scratch: Float64Array, from: number, middle: number, to: number): number {
-  let count = 0
-  let left = from
-  let right = middle
-  for (let k = from; k < to; k++) {
-    if (right >= to || (left < middle && (x[left] as number) <= (x[right] as number))) scratch[k] = x[left++] as number
-    else {
-      count += middle - left
-      scratch[k] = x[right++] as number
-    }
-  }
-  for (let k = from; k < to; k++) x[k] = scratch[k] as number
-  return count
 }

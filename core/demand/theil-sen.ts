@@ -1,3 +1,5 @@
+import { fallingPairsInPlace } from './falling-pairs'
+
 /** up to here looking at every pair is quicker */
 const fewPoints = 48
 
@@ -32,8 +34,7 @@ function knownPoints(values: ArrayLike<number>) {
 /** Whether the median slope is 0: neither rising nor falling pairs make half of all. */
 function isZero(y: Float64Array, n: number): boolean {
   const sorted = y.slice(0, n)
-  const falling = fallingPairsInPlace(sorted, new Float64Array(n), n)
-  sorted.sort()
+  const falling = fallingPairsInPlace(sorted, new Float64Array(n))
   let level = 0
   for (let i = 1, run = 1; i <= n; i++, run++) {
     if (i < n && sorted[i] === sorted[i - 1]) continue
@@ -64,7 +65,7 @@ function closingIn(t: Float64Array, y: Float64Array, n: number): number {
   const scratch = new Float64Array(n)
   const under = (slope: number) => {
     for (let i = 0; i < n; i++) z[i] = (y[i] as number) - slope * (t[i] as number)
-    return fallingPairsInPlace(z, scratch, n)
+    return fallingPairsInPlace(z, scratch)
   }
   // Every slope is a mean of slopes between neighbours.
   let [low, high] = [Infinity, -Infinity]
@@ -111,28 +112,6 @@ function slopesBetween(t: Float64Array, y: Float64Array, n: number, low: number,
     order[j + 1] = i
   }
   return Float64Array.from(slopes)
-}
-
-/** Pairs of which the later is smaller; sorts on the way, by merging from below. */
-function fallingPairsInPlace(z: Float64Array, scratch: Float64Array, n: number): number {
-  let count = 0
-  let [from, to] = [z, scratch]
-  for (let width = 1; width < n; width *= 2) {
-    for (let start = 0; start < n; start += 2 * width) {
-      const [middle, end] = [Math.min(n, start + width), Math.min(n, start + 2 * width)]
-      let [left, right] = [start, middle]
-      for (let k = start; k < end; k++) {
-        if (right >= end || (left < middle && (from[left] as number) <= (from[right] as number)))
-          to[k] = from[left++] as number
-        else {
-          count += middle - left
-          to[k] = from[right++] as number
-        }
-      }
-    }
-    ;[from, to] = [to, from]
-  }
-  return count
 }
 
 /** The value at a place of the order, by partition (Hoare's selection); what lies before it in the array is no larger. */

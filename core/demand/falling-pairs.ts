@@ -1,0 +1,49 @@
+/** values that are sorted by insertion, which is quicker for few */
+const block = 12
+
+/**
+ * Pairs of which the later is smaller, n log n; sorts `x` on the way: short blocks by insertion, then merged upwards.
+ *
+ * @param scratch as long as x
+ */
+export function fallingPairsInPlace(x: Float64Array, scratch: Float64Array): number {
+  const n = x.length
+  let count = 0
+  for (let from = 0; from < n; from += block) count += byInsertion(x, from, Math.min(n, from + block))
+  for (let width = block; width < n; width *= 2) {
+    for (let from = 0; from + width < n; from += 2 * width) {
+      count += byMerging(x, scratch, from, from + width, Math.min(n, from + 2 * width))
+    }
+  }
+  return count
+}
+
+function byInsertion(x: Float64Array, from: number, to: number): number {
+  let count = 0
+  for (let i = from + 1; i < to; i++) {
+    const value = x[i] as number
+    let j = i - 1
+    while (j >= from && (x[j] as number) > value) {
+      x[j + 1] = x[j] as number
+      j--
+    }
+    x[j + 1] = value
+    count += i - 1 - j
+  }
+  return count
+}
+
+function byMerging(x: Float64Array, scratch: Float64Array, from: number, middle: number, to: number): number {
+  let count = 0
+  let left = from
+  let right = middle
+  for (let k = from; k < to; k++) {
+    if (right >= to || (left < middle && (x[left] as number) <= (x[right] as number))) scratch[k] = x[left++] as number
+    else {
+      count += middle - left
+      scratch[k] = x[right++] as number
+    }
+  }
+  for (let k = from; k < to; k++) x[k] = scratch[k] as number
+  return count
+}
