@@ -1,6 +1,8 @@
 import { chance } from '../../standins/random'
 import { optionLifts } from './option-lift'
 import { growthOfMany } from './growth'
+import { mannKendall } from './mann-kendall'
+import { middleOf } from './middle'
 import { scatteredOver } from './own-scatter'
 import { addSeries } from './series'
 import { stageRules } from './stage-rules'
@@ -29,6 +31,21 @@ test('ties, gaps and many values: the slope is the median of all pairs, looked a
     )
     expect(theilSenSlope(values)).toBeCloseTo(plain(values) as number, 9)
   }
+})
+
+test('the middle of an odd number of values is one of them, of an even number the mean of two', () => {
+  expect(middleOf([])).toBeNull()
+  expect(middleOf([4])).toBe(4)
+  expect(middleOf([9, 1, 4])).toBe(4)
+  expect(middleOf([9, 1, 4, 2])).toBe(3)
+  expect(middleOf(new Set([10, 2, 1, 3, 9, 4]))).toBe(3.5)
+})
+
+test('what never differs has no trend, however long', () => {
+  expect(mannKendall([5, 5, 5, 5])).toEqual({ s: 0, variance: 0, z: 0, p: 1 })
+  expect(mannKendall([1, 2])).toBeNull()
+  // one pair of four turned: S = 4, its variance 26 / 3 (Kendall 1975)
+  expect(mannKendall([1, 3, 2, 4])).toMatchObject({ s: 4, variance: expect.closeTo(26 / 3, 9) as number })
 })
 
 test('the level of the last four weeks is told against more than four before', () => {
@@ -62,6 +79,17 @@ test('what control of false discovery leaves out is no lift, whatever its own in
   expect(found?.isLift).toBe(false)
   const alone = optionLifts([...option('best', 27, 40), ...option('rest', 400, 800)]).find((l) => l.option === 'best')
   expect(alone?.isLift).toBe(true)
+})
+
+test('an option is beside ten others at least, and ten at least have it', () => {
+  const chosen = (name: string, many: number) =>
+    Array.from({ length: many }, (_, i) => ({ options: { C: name }, sold: i % 2 === 0 }))
+  const told = (a: number, b: number) => optionLifts([...chosen('a', a), ...chosen('b', b)]).map((l) => l.option)
+  expect(told(10, 10)).toEqual(['a', 'b'])
+  expect(told(9, 10)).toEqual([])
+  expect(told(10, 9)).toEqual([])
+  const [lift] = optionLifts([...chosen('a', 11), ...chosen('b', 20)])
+  expect(lift).toMatchObject({ choice: 'C', option: 'a', sold: 6, of: 11, isLift: false })
 })
 
 test('a weekday that chance explains is told without an interval', () => {
