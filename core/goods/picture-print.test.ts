@@ -24,6 +24,23 @@ test('the same picture in other light or slightly blurred is the same; another i
   expect(() => picturePrint([1, 2, 3])).toThrow(RangeError)
 })
 
+test('six of 64 bits and eighteen of 255 are the same picture, sixteen bits are alike', () => {
+  const print = (bits: number, rgb: [number, number, number] = [0, 0, 0]) => ({
+    hash: ((1n << BigInt(bits)) - 1n).toString(16).padStart(16, '0'),
+    rgb,
+  })
+  const none = print(0)
+  expect(hashDistance(none.hash, print(6).hash)).toBe(6)
+  expect(comparePictures(none, print(6))).toBe('same picture')
+  expect(comparePictures(none, print(6, [18, 0, 0]))).toBe('same picture')
+  expect(comparePictures(none, print(6, [0, 18.5, 0]))).toBe('other colour')
+  expect(comparePictures(none, print(6, [11, 11, 11]))).toBe('other colour')
+  expect(comparePictures(none, print(7))).toBe('alike')
+  expect(comparePictures(none, print(16))).toBe('alike')
+  expect(comparePictures(none, print(17))).toBe('unlike')
+  expect(() => picturePrint(Array<number>(4 * 1025).fill(0))).toThrow('not of 1025')
+})
+
 test('the colour of a thing is its own, however much ground is around it', () => {
   const ground = [241, 230, 207]
   const on = (colour: number[]) =>

@@ -23,6 +23,41 @@ test.each([
   expect(sizes(b)).toEqual([as])
 })
 
+test.each([
+  ['7 millimetres', '7mm'],
+  ['7 cm', '70mm'],
+  ['7 m', '7000mm'],
+  ['3 in', '76mm'],
+  ['3 ft', '910mm'],
+  ['3 yards', '2700mm'],
+  ['7 ml', '7ml'],
+  ['7 cl', '70ml'],
+  ['7 litres', '7000ml'],
+  ['3 fl. oz', '89ml'],
+  ['3 gallons', '11000ml'],
+  ['7 gr', '7g'],
+  ['7 kilos', '7000g'],
+  ['3 ounces', '85g'],
+  ['3 pounds', '1400g'],
+  ['7 watts', '7w'],
+  ['7 kw', '7000w'],
+  ['7 volts', '7v'],
+  ['7 ah', '7000mah'],
+  ['7 mah', '7mah'],
+  ['7 mb', '7mb'],
+  ['7 gb', '7000mb'],
+  ['7 tb', '7000000mb'],
+  ['7 hz', '7hz'],
+  ['7 ghz', '7000000000hz'],
+  ['7 lm', '7lm'],
+  ['7 psi', '7psi'],
+  ['7 bar', '7bar'],
+  ['7 gsm', '7gsm'],
+  ['7 kelvin', '7kelvin'],
+  ['1.234 cm', '12.34mm'],
+  ['0.12345 cm', '1.23mm'],
+])('%s is kept as %s', (text, as) => expect(sizes(text)).toEqual([as]))
+
 test('sides in any order, each with its unit or all with one', () => {
   expect(sizes('30 x 45 cm')).toEqual(['450x300mm'])
   expect(sizes('45cm x 30cm')).toEqual(['450x300mm'])
