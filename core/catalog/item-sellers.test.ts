@@ -71,7 +71,7 @@ describe('who sells an item', () => {
   })
   test('is told what I would earn at the same price, where prices can be compared', async () => {
     const all = await sellers([competing({}), competing({ id: '1', store: 'Free', priceE4: 0, deliveryE4: 0 })])
-    const earned = Object.fromEntries(all.map((s) => [s.store, s.myProfitE4]))
+    const earned = Object.fromEntries(all.map((s) => [s.store ?? '', s.myProfitE4] as const))
     // goods of 2.40 GBP are 3.00; less a tenth of the price. Where others state delivery, one who does not is no measure
     expect(earned).toEqual({ Free: null, Fern: 60_000, Moss: null, Reed: 78_000, Sedge: 87_000 })
   })

@@ -1,3 +1,4 @@
+import type { SellerRules } from '.'
 import { feeLine } from '../margin'
 import { supplyRules } from '../supply'
 import { captureOf, keyOf, listing, makerOf, offer, testRules } from './test-maker'
@@ -13,7 +14,7 @@ const offers = captureOf('offers', [
   offer('quick', { gtin, tiers: '1:40000', leadDays: 3, supplier: 'Bay Works' }),
   offer('middle', { gtin, tiers: '1:30000', leadDays: 9, supplier: 'Rail Yard' }),
 ])
-const anyDays = { ...testRules, supply: { ...supplyRules, maxDays: null, stockForLot: false } }
+const anyDays: SellerRules = { ...testRules, supply: { ...supplyRules, maxDays: null, stockForLot: false } }
 const priced = async (some = {}, rules = anyDays, captures = [listings, offers]) => {
   const maker = await makerOf(captures, some, rules)
   return maker.at(maker.find(keyOf(maker, '1'))!)

@@ -67,7 +67,7 @@ test('a line through two columns needs two values more than it has coefficients,
     a.map((v, i) => 1 + 2 * v - b[i]!),
     [a, b],
   )
-  expect(exact?.coefficients.map((c) => c.value)).toEqual([1, 2, -1].map((v) => expect.closeTo(v, 9)))
+  expect(exact?.coefficients.map((c) => c.value)).toEqual([1, 2, -1].map((v) => expect.closeTo(v, 9) as number))
   expect(exact?.r2).toBeCloseTo(1, 9)
   expect(leastSquares([1, 2, 4, 4, 5], [b.map((v) => v * 100), a])?.coefficients).toHaveLength(3)
   // what never differs has nothing to be explained

@@ -9,7 +9,7 @@ type Row = [Partial<ColumnProfile>, number]
 
 /** What a field of a type is given for a column as it starts, and then for each change of it: at a bound, and beyond. */
 function bounds(type: Field['type'], start: Partial<ColumnProfile>, rows: Row[], some: Partial<Field> = {}) {
-  const field = named({ name: 'other', label: '', type, headings: {}, help: '', ...some } as Field)
+  const field = named({ name: 'other', label: '', type, headings: {}, help: '', ...some })
   test.each(rows)(`${some.name ?? type}: %j`, (changes, wanted) => {
     const fit = valueFit({ ...blank, ...start, ...changes }, field)
     if (wanted === never) expect(fit).toBe(never)
@@ -401,8 +401,8 @@ text('landing', {}, [
 ])
 
 test('no column says more than 5 for a field, nor less than −6 against it', () => {
-  const field = named({ name: 'title', label: '', type: 'text', headings: {}, help: '' } as Field)
+  const field = named({ name: 'title', label: '', type: 'text', headings: {}, help: '' })
   expect(valueFit({ ...blank, numeric: 1, address: 1 }, field)).toBe(-6)
-  const tiers = named({ name: 'words', label: '', type: 'tiers', headings: {}, help: '' } as Field)
+  const tiers = named({ name: 'words', label: '', type: 'tiers', headings: {}, help: '' })
   expect(valueFit({ ...blank, tiers: 1, words: 9, sentence: 1 }, tiers)).toBe(5)
 })

@@ -1,0 +1,71 @@
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { fileURLToPath, pathToFileURL } from 'node:url'
+import { context, type BuildContext, type Plugin } from 'esbuild'
+
+export const home = fileURLToPath(new URL('../..', import.meta.url))
+
+/** A source file that stands otherwise than on the disk. @field file path below the checkout */
+export interface Changed {
+  file: string
+  text: string
+}
+
+/** A test file and all it needs, as one program. */
+export interface Bundle {
+  program: string
+  map: string
+}
+
+/** Puts test files together, each file with what a change makes of it; what did not change is not read again. */
+export class Bundler {
+  readonly #texts = new Map<string, string>()
+  readonly #contexts = new Map<string, BuildContext>()
+  #changed: Changed | null = null
+
+  async bundle(suite: string, changed: Changed | null): Promise<Bundle> {
+    this.#changed = changed
+    const known = this.#contexts.get(suite) ?? (await this.#contextOf(suite))
+    this.#contexts.set(suite, known)
+    const { outputFiles } = await known.rebuild()
+    const text = (end: string) => outputFiles?.find((f) => f.path.endsWith(end))?.text ?? ''
+    return { program: text('.js'), map: text('.map') }
+  }
+
+  async end(): Promise<void> {
+    for (const known of this.#contexts.values()) await known.dispose()
+  }
+
+  #contextOf(suite: string): Promise<BuildContext> {
+    return context({
+      absWorkingDir: home,
+      entryPoints: [join(home, suite)],
+      outdir: join(home, 'node_modules/.mutants'),
+      bundle: true,
+      write: false,
+      format: 'esm',
+      platform: 'node',
+      target: 'node20',
+      packages: 'external',
+      sourcemap: 'external',
+      logLevel: 'silent',
+      plugins: [this.#sources()],
+    })
+  }
+
+  #sources(): Plugin {
+    return {
+      name: 'changed sources',
+      setup: (build) =>
+        build.onLoad({ filter: /\.ts$/ }, ({ path }) => ({ contents: this.#textOf(path), loader: 'ts' })),
+    }
+  }
+
+  #textOf(path: string): string {
+    const isChanged = this.#changed !== null && path === join(home, this.#changed.file)
+    const text = isChanged ? (this.#changed as Changed).text : (this.#texts.get(path) ?? readFileSync(path, 'utf8'))
+    if (!isChanged) this.#texts.set(path, text)
+    // what a file finds beside itself it finds from the bundle too
+    return text.replaceAll('import.meta.url', JSON.stringify(pathToFileURL(path).href))
+  }
+}
