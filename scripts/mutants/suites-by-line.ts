@@ -32,7 +32,7 @@ export async function suitesByLine(suites: readonly string[], together: number):
 }
 
 function reachedBy(suite: string): Promise<Reached> {
-  const run = spawn('npx', ['tsx', join(home, 'scripts/mutants/reached-lines.ts'), suite], {
+  const run = spawn(process.execPath, ['--import', 'tsx', join(home, 'scripts/mutants/reached-lines.ts'), suite], {
     cwd: home,
     stdio: ['ignore', 'pipe', 'ignore'],
   })

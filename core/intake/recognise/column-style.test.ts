@@ -66,3 +66,52 @@ test('a plain answer is read by what its heading asks, other words are the words
   ])
   expect(readValue('yes', 'text', { ...style, yes: undefined }).value).toBe('yes')
 })
+
+const mostly = (many: number, cell: Cell, other: Cell) => [
+  ...Array<Cell>(many).fill(cell),
+  ...Array<Cell>(20 - many).fill(other),
+]
+test('days that are figures are told by more than nine in ten of them, between their bounds', () => {
+  const days = (cells: Cell[]) => styleOf('Date', cells).style.days
+  expect([days(mostly(19, 46_000, 1)), days(mostly(18, 46_000, 1))]).toEqual(['serial', undefined])
+  expect([19_999, 20_000, 80_000, 80_001].map((v) => days([v]))).toEqual([undefined, 'serial', 'serial', undefined])
+  expect([2.9e8, 3e8, 4e9, 4.1e9].map((v) => days([v]))).toEqual([undefined, 'seconds', 'seconds', undefined])
+  expect([2.9e11, 3e11, 4e12, 4.1e12].map((v) => days([v]))).toEqual([
+    undefined,
+    'milliseconds',
+    'milliseconds',
+    undefined,
+  ])
+  expect(days(mostly(19, 1.78e9, 1))).toBe('seconds')
+  expect(days(mostly(18, 1.78e9, 1))).toBeUndefined()
+  expect(days(mostly(18, 1.78e12, 1))).toBeUndefined()
+  // figures that are too long, without end, or none are not looked at
+  expect(days([46_000, Infinity, 'x'.repeat(41), null])).toBe('serial')
+})
+
+test('a share by its figures alone: up to 1 with digits behind the mark; from 5 on whole ones, and above 20 all, are percent', () => {
+  const told = (...cells: Cell[]) => {
+    const { style, ratioDoubt } = styleOf('Change', cells)
+    return [style.ratio, ratioDoubt]
+  }
+  expect(told(0)).toEqual(['share', null])
+  expect(told(1)).toEqual(['share', null])
+  expect(told(0.5, 1)).toEqual(['share', null])
+  expect(told(4, 1)).toEqual(['percent', '4'])
+  expect(told(5, 1)).toEqual(['percent', null])
+  expect(told(5.5, 1)).toEqual(['share', '5.5'])
+  expect(told(20.5)).toEqual(['percent', null])
+  expect(told(-20.5)).toEqual(['percent', null])
+  expect(told(19.5)).toEqual(['share', '19.5'])
+  // nine of ten whole are percent, eight are not told so
+  expect(told(2, 2, 2, 2, 2, 2, 2, 2, 2, 1.5)[0]).toBe('percent')
+  expect(told(2, 2, 2, 2, 2, 2, 2, 2, 1.5, 1.5)[0]).toBe('share')
+  expect(styleOf('Change', [null]).style.ratio).toBeUndefined()
+  for (const heading of ['Change (ratio)', 'Change (of 1)', 'Change (0–1)'])
+    expect(styleOf(heading, [3, 40]).style.ratio).toBe('share')
+})
+
+test('a heading may name the unit of weights and lengths', () => {
+  expect(styleOf('Weight (kg)', ['1.2']).style.unit).toBe('kg')
+  expect(styleOf('Weight', ['1.2']).style.unit).toBeUndefined()
+})

@@ -7,8 +7,14 @@ import { blank } from './test-profile'
 import { valueFit } from './value-fit'
 
 const styles: Styles = { number: { decimal: '.', group: ',' }, order: 'dmy' }
-const fieldOf = (name: string, type: Field['type'], some: Partial<Field> = {}): Field =>
-  ({ name, type, label: name, headings: {}, help: '', ...some })
+const fieldOf = (name: string, type: Field['type'], some: Partial<Field> = {}): Field => ({
+  name,
+  type,
+  label: name,
+  headings: {},
+  help: '',
+  ...some,
+})
 const kindOf = (fields: Field[], some: Partial<RecordKind> = {}): RecordKind =>
   ({ name: 'feedback', fields, keys: [], lives: {}, hasWindow: false, ...some }) as unknown as RecordKind
 

@@ -52,7 +52,8 @@ function toldBySaxes(xml: string, wanted: readonly string[]): unknown[] {
     else events.push(['text', said])
   }
   const parser = new SaxesParser({ position: false })
-  parser.on('opentag', ({ name, attributes }) => {
+  parser.on('opentag', (tag) => {
+    const { name, attributes } = tag as { name: string; attributes: Record<string, string> }
     const byName = new Map(Object.entries(attributes).map(([n, value]) => [local(n), value]))
     events.push(['open', local(name), ...wanted.map((a) => byName.get(a) ?? null)])
   })
