@@ -69,10 +69,12 @@ async function* readLines(
       const text = decoder.decode(value, { stream: !done })
       begun.push(text)
       length += text.length
-      if (length > limits.rowMegabytes * 1e6)
-        throw new Problem('row-too-long', { file: file.name, row: row + 1, megabytes: limits.rowMegabytes })
-      if (!done && !text.includes('\n')) continue
+      if (!done && !text.includes('\n')) {
+        checkLine(file, length, row + 1)
+        continue
+      }
       const lines = begun.join('').split('\n')
+      lines.forEach((line, i) => checkLine(file, line.length, row + i + 1))
       const rest = done ? '' : (lines.pop() ?? '')
       begun = [rest]
       length = rest.length
@@ -83,4 +85,9 @@ async function* readLines(
   } finally {
     await reader.cancel()
   }
+}
+
+function checkLine({ name }: FileSource, length: number, row: number): void {
+  if (length > limits.rowMegabytes * 1e6)
+    throw new Problem('row-too-long', { file: name, row, megabytes: limits.rowMegabytes })
 }
