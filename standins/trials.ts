@@ -6,6 +6,7 @@ import {
   fromRank,
   fromReviews,
   fromStock,
+  unlearnedStock,
   learnedRate,
   rankCurve,
   usualLeaveRate,
@@ -72,6 +73,10 @@ function byListings(
     return trials(others, of, truth).map((t) => ({ ...t, estimate: calibrated(t.estimate, learned) }))
   }
   const byStock = (l: StandinListing) => fromStock(stockLooksOf(l, seen)).estimate
+  const beforePairs = (l: StandinListing) => {
+    const estimate = byStock(l)
+    return estimate && unlearnedStock(estimate)
+  }
   const pair = (way: (of: 'plain' | 'learned') => (l: StandinListing) => Estimate | null) => ({
     plain: trials(others, way('plain')),
     learned: trials(others, way('learned')),
@@ -80,7 +85,7 @@ function byListings(
     feedback: pair((of) => feedback[of]),
     reviews: pair((of) => reviews[of]),
     'feedback and reviews': { plain: trials(others, both('plain')), learned: learnt(both('learned')) },
-    stock: { plain: trials(others, byStock, seenUnits(world)), learned: learnt(byStock, seenUnits(world)) },
+    stock: { plain: trials(others, beforePairs, seenUnits(world)), learned: learnt(byStock, seenUnits(world)) },
   }
 }
 

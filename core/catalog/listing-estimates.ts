@@ -4,6 +4,7 @@ import {
   fromRank,
   fromReviews,
   fromStock,
+  unlearnedStock,
   usualReviewRate,
   type Calibration,
   type Estimate,
@@ -67,7 +68,8 @@ function byReviews(all: readonly Reading[], rate: LeaveRate): Estimate | null {
 
 function byStock(all: readonly Reading[], learned: Calibration | null): Estimate | null {
   const { estimate, judgedDays, hiddenDays } = stockSales(all)
-  return estimate && scaled(calibrated(estimate, learned), window / (judgedDays + hiddenDays))
+  const known = estimate && (learned ? calibrated(estimate, learned) : unlearnedStock(estimate))
+  return known && scaled(known, window / (judgedDays + hiddenDays))
 }
 
 const byRank = (rank: number | null, curve: RankCurve | null) =>

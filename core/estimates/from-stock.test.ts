@@ -1,4 +1,4 @@
-import { fromStock, z80, type StockReading } from '.'
+import { fromLog, fromStock, unlearnedStock, z80, type StockReading } from '.'
 import { chance } from '../../standins/random'
 
 const looks = (...pairs: [number, number][]): StockReading[] => pairs.map(([day, stock]) => ({ day, stock }))
@@ -98,4 +98,12 @@ test.each([
   }
   expect(guessed / sold).toBeGreaterThan(0.94)
   expect(guessed / sold).toBeLessThan(1.06)
+})
+
+test('before anything is learned of a market stock may lie off by a spread of 0.6 beside its own; its middle and its mean stay', () => {
+  const wide = unlearnedStock(fromLog('stock', Math.log(40), 0.25, 42))
+  expect([wide.units, wide.mean]).toEqual([expect.closeTo(40, 9), 42])
+  // √(0.25² + 0.6²) is 0.65
+  expect(Math.log(wide.high / 40) / z80).toBeCloseTo(0.65, 9)
+  expect(Math.log(40 / wide.low) / z80).toBeCloseTo(0.65, 9)
 })

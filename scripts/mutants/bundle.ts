@@ -1,9 +1,20 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { fileURLToPath, pathToFileURL } from 'node:url'
-import { context, type BuildContext, type Plugin } from 'esbuild'
+import { pathToFileURL } from 'node:url'
+import { build, context, type BuildContext, type Plugin } from 'esbuild'
 
-export const home = fileURLToPath(new URL('../..', import.meta.url))
+/** the checkout, where npm runs scripts */
+export const home = process.cwd()
+/** where programs are put for a moment */
+export const folder = join(home, 'node_modules/.mutants')
+
+/** A script of this folder as a program of its own, which runs without a loader: that would look through every bundle of tests. */
+export async function asProgram(name: string): Promise<string> {
+  const outfile = join(folder, `${name}.mjs`)
+  const entry = join(home, 'scripts/mutants', `${name}.ts`)
+  await build({ entryPoints: [entry], outfile, bundle: true, format: 'esm', platform: 'node', packages: 'external' })
+  return outfile
+}
 
 /** A source file that stands otherwise than on the disk. @field file path below the checkout */
 export interface Changed {
@@ -40,7 +51,7 @@ export class Bundler {
     return context({
       absWorkingDir: home,
       entryPoints: [join(home, suite)],
-      outdir: join(home, 'node_modules/.mutants'),
+      outdir: folder,
       bundle: true,
       write: false,
       format: 'esm',

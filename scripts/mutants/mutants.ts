@@ -3,7 +3,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { chance } from '../../standins/random'
-import { home } from './bundle'
+import { asProgram, home } from './bundle'
 import { mutantsOf, mutated, type Mutant } from './mutations'
 import { suitesByLine, type SuitesByLine } from './suites-by-line'
 import { Tester } from './tester'
@@ -53,12 +53,13 @@ const tests = readdirSync(join(home, 'core'), { recursive: true, encoding: 'utf8
   .map((f) => join('core', f))
 console.log(`looking which lines ${tests.length} test files reach`)
 const suites = await suitesByLine(tests, together)
+const program = await asProgram('try-mutants')
 const queue = chosen()
 const total = queue.length
 let [killed, tried] = [0, 0]
 await Promise.all(
   Array.from({ length: together }, async () => {
-    const tester = new Tester(suites.msOf)
+    const tester = new Tester(program, suites.msOf)
     for (let place = queue.shift(); place; place = queue.shift()) {
       const { file, text, mutant } = place
       const isKilled = await tester.isKilled({ file, text: mutated(text, mutant), suites: inTurn(place, suites) })

@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { expect } from 'expect'
 import { bind } from 'jest-each'
-import { home } from './bundle'
+import { folder } from './bundle'
 
 type Step = () => unknown
 interface Group {
@@ -13,7 +13,6 @@ interface Group {
 }
 
 const group = (): Group => ({ tests: [], before: [], after: [] })
-const folder = join(home, 'node_modules/.mutants')
 let runs = 0
 
 /**

@@ -1,6 +1,5 @@
 import { spawn } from 'node:child_process'
-import { join } from 'node:path'
-import { home } from './bundle'
+import { asProgram } from './bundle'
 import type { Reached } from './reached-lines'
 
 /** Which test files run a line, and how long each takes, ms. */
@@ -15,9 +14,10 @@ export async function suitesByLine(suites: readonly string[], together: number):
   const ms = new Map<string, number>()
   const reached = new Map<string, string[]>()
   const queue = [...suites]
+  const program = await asProgram('reached-lines')
   const work = async () => {
     for (let suite = queue.shift(); suite; suite = queue.shift()) {
-      const found = await reachedBy(suite)
+      const found = await reachedBy(program, suite)
       ms.set(suite, found.ms)
       for (const [file, lines] of Object.entries(found.lines))
         for (const line of lines) reached.set(`${file}:${line}`, [...(reached.get(`${file}:${line}`) ?? []), suite])
@@ -31,11 +31,8 @@ export async function suitesByLine(suites: readonly string[], together: number):
   }
 }
 
-function reachedBy(suite: string): Promise<Reached> {
-  const run = spawn(process.execPath, ['--import', 'tsx', join(home, 'scripts/mutants/reached-lines.ts'), suite], {
-    cwd: home,
-    stdio: ['ignore', 'pipe', 'ignore'],
-  })
+function reachedBy(program: string, suite: string): Promise<Reached> {
+  const run = spawn(process.execPath, ['--no-warnings', program, suite], { stdio: ['ignore', 'pipe', 'ignore'] })
   let text = ''
   run.stdout.on('data', (piece: Buffer) => (text += piece.toString()))
   return new Promise((done, fail) =>

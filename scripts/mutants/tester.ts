@@ -1,6 +1,4 @@
 import { fork, type ChildProcess } from 'node:child_process'
-import { join } from 'node:path'
-import { home } from './bundle'
 import type { Trial } from './try-mutants'
 
 type Said = { isReady: true } | { begins: string } | { isKilled: boolean }
@@ -10,18 +8,21 @@ const mostTrials = 150
 
 /** A process that tries changes; one that never ends, or takes the process down, is killed as well. */
 export class Tester {
+  readonly #program: string
   readonly #msOf: (suite: string) => number
   #process: ChildProcess | null = null
   #trials = 0
 
-  constructor(msOf: (suite: string) => number) {
+  /** @param program `try-mutants` */
+  constructor(program: string, msOf: (suite: string) => number) {
+    this.#program = program
     this.#msOf = msOf
   }
 
   async isKilled(trial: Trial): Promise<boolean> {
     if (trial.suites.length === 0) return false
     if (this.#trials++ % mostTrials === 0) this.end()
-    const tester = (this.#process ??= await begun())
+    const tester = (this.#process ??= await begun(this.#program))
     return new Promise((done) => {
       let timer: NodeJS.Timeout | undefined
       const finish = (isKilled: boolean) => {
@@ -49,10 +50,9 @@ export class Tester {
   }
 }
 
-function begun(): Promise<ChildProcess> {
-  const tester = fork(join(home, 'scripts/mutants/try-mutants.ts'), {
-    cwd: home,
-    execArgv: ['--import', 'tsx', '--no-warnings', '--max-old-space-size=3000'],
+function begun(program: string): Promise<ChildProcess> {
+  const tester = fork(program, {
+    execArgv: ['--no-warnings', '--max-old-space-size=3000'],
     stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
   })
   return new Promise((done) => tester.once('message', () => done(tester)))
