@@ -1,55 +1,12 @@
 import { buildCatalog, costOf, ItemMaker, noCorrections, plainRules, type Corrections, type SellerRules } from '.'
-import type { Capture, KindName } from '../records'
+import type { Capture } from '../records'
 import { tableOf } from '../records/table-of'
 import { assumedFees } from '../margin'
-import { TableBuilder, type RowRecord } from '../tables'
+import type { RowRecord } from '../tables'
+import { captureOf, listing as listed, offer } from './test-maker'
 
-const numeric = new Set([
-  'stock',
-  'rank',
-  'commission',
-  'since',
-  'storeSince',
-  'price',
-  'delivery',
-  'units',
-  'unitsTotal',
-  'rating',
-  'reviews',
-  'day',
-  'minOrder',
-  'leadDays',
-])
-
-function capture(id: string, kind: KindName, rows: RowRecord[], capturedOn = 20604, windowDays = 30): Capture {
-  const names = [...new Set(rows.flatMap((r) => Object.keys(r)))]
-  const builder = new TableBuilder(
-    names.map((name) => ({ name, type: numeric.has(name) ? ('number' as const) : ('text' as const) })),
-  )
-  for (const row of rows) builder.add(row)
-  return { id, kind, capturedOn, windowDays, table: builder.finish() }
-}
-const listing = (id: string, some: RowRecord = {}): RowRecord => ({
-  market: 'Marrowgate',
-  id,
-  title: 'Clip-on window feeder, clear',
-  store: `Store ${id}`,
-  price: 120_000,
-  currency: 'EUR',
-  units: 4,
-  ...some,
-})
-const offer = (id: string, some: RowRecord = {}): RowRecord => ({
-  supplier: 'Sill Mill',
-  id,
-  title: 'Window feeder clip-on clear',
-  tiers: '1:30000',
-  price: 30_000,
-  currency: 'EUR',
-  minOrder: 1,
-  delivery: 0,
-  ...some,
-})
+/** Nobody states what its delivery costs. */
+const listing = (id: string, some: RowRecord = {}) => listed(id, { delivery: null, ...some })
 const rules: SellerRules = { ...plainRules('EUR'), rates: [{ from: 'GBP', to: 'EUR', rate: 1.25, day: '2026-05-01' }] }
 async function build(captures: Capture[], r = rules, c: Corrections = noCorrections) {
   const maker = new ItemMaker(await buildCatalog(captures), r, c)
@@ -58,7 +15,7 @@ async function build(captures: Capture[], r = rules, c: Corrections = noCorrecti
 
 test('the same goods over markets are one item, in the home currency', async () => {
   const { items } = await build([
-    capture('a', 'listings', [
+    captureOf('listings', [
       listing('1'),
       listing('2', { market: 'Gavelhop', currency: 'GBP', price: 80_000, delivery: 16_000 }),
       listing('3', { title: 'Hand trowel, copper' }),
@@ -79,7 +36,7 @@ test('the same goods over markets are one item, in the home currency', async () 
 
 test('two different barcodes are never one item, nor packs of different size', async () => {
   const { items } = await build([
-    capture('a', 'listings', [
+    captureOf('listings', [
       listing('1', { gtin: '04006381333931' }),
       listing('2', { gtin: '00036000291452' }),
       listing('3', { title: 'Clip-on window feeder, clear, pack of 2' }),
@@ -89,13 +46,13 @@ test('two different barcodes are never one item, nor packs of different size', a
 })
 
 test('a currency without a rate leaves money unknown, not wrong', async () => {
-  const { items } = await build([capture('a', 'listings', [listing('1', { currency: 'USD' })])])
+  const { items } = await build([captureOf('listings', [listing('1', { currency: 'USD' })])])
   expect(items[0]).toMatchObject({ priceLowE4: null, profits: [], best: null })
 })
 
 test('both sell-throughs: share of listings that sold, and units per listing', async () => {
   const rows = [listing('1', { units: 0 }), listing('2', { units: 6 }), listing('3', { units: null })]
-  const item = (await build([capture('a', 'listings', rows)])).items[0]
+  const item = (await build([captureOf('listings', rows)])).items[0]
   expect(item?.sellThrough?.ratio).toBe(0.5)
   expect(item?.unitsPerListing).toBe(3)
   expect(item?.unitsKnown).toBe(2)
@@ -107,8 +64,7 @@ test('daily figures count before what a market reports; gaps make an estimate; a
       .filter((i) => !skip.includes(i))
       .map((i): RowRecord => ({ market: 'Marrowgate', id, day: 20545 + i, units: 2 }))
   const { items } = await build([
-    capture(
-      'l',
+    captureOf(
       'listings',
       [
         listing('1', { title: 'One', units: 5 }),
@@ -118,7 +74,7 @@ test('daily figures count before what a market reports; gaps make an estimate; a
       20604,
       7,
     ),
-    capture('s', 'sales', [...days('1'), ...days('2', [40, 41, 42])]),
+    captureOf('sales', [...days('1'), ...days('2', [40, 41, 42])]),
   ])
   expect(items.map((i) => [i.units, i.unitsGrade])).toEqual([
     [60, 'counted'],
@@ -137,22 +93,22 @@ test('sales alone make items too: their title, their last price', async () => {
     price: d === 14 ? 9_000 : 8_000,
     currency: 'EUR',
   }))
-  const item = (await build([capture('s', 'sales', rows)])).items[0]
+  const item = (await build([captureOf('sales', rows)])).items[0]
   expect(item).toMatchObject({ key: 'Openstall/T', title: 'Canned', priceLowE4: 9_000 })
 })
 
 test('a newer import replaces what it knows and keeps what it does not say', async () => {
   const { items } = await build([
-    capture('new', 'listings', [listing('1', { price: 99_000, rating: null })], 20605),
-    capture('old', 'listings', [listing('1', { rating: 4.5 })], 20500),
+    captureOf('listings', [listing('1', { price: 99_000, rating: null })], 20605),
+    captureOf('listings', [listing('1', { rating: 4.5 })], 20500),
   ])
   expect(items[0]).toMatchObject({ priceLowE4: 99_000, rating: 4.5 })
 })
 
 describe('costing an item', () => {
   const captures = [
-    capture('l', 'listings', [listing('1'), listing('2', { price: 110_000 })]),
-    capture('o', 'offers', [
+    captureOf('listings', [listing('1'), listing('2', { price: 110_000 })]),
+    captureOf('offers', [
       offer('A'),
       offer('B', { title: 'Window feeder clip-on clear pack of 4', tiers: '1:80000' }),
       offer('C', { title: 'Window feeder clip-on, green', tiers: '1:10000' }),
@@ -219,7 +175,7 @@ test('units that nobody publishes: from the rise of reviews, falls of stock and 
   )
   const early = [listing('1', { ...hidden, reviews: 31, stock: 100 }), ...ranked]
   const late = [listing('1', hidden), listing('2', { units: 6 }), ...ranked]
-  const { items } = await build([capture('a', 'listings', early, 20590), capture('b', 'listings', late, 20604)])
+  const { items } = await build([captureOf('listings', early, 20590), captureOf('listings', late, 20604)])
   const item = items.find((i) => i.listings.some((l) => l.id === '1'))
   const found = item?.listings.find((l) => l.id === '1')?.unpublished
   // by hand: (9 + 0.5) / 0.18 reviews' worth of sales in 14 days; 10 off the stock (and half of one) in 14; 5120 / 30 by the line
@@ -231,32 +187,32 @@ test('units that nobody publishes: from the rise of reviews, falls of stock and 
   expect(item?.units).toBeCloseTo(6 + (found?.units ?? NaN), 9)
   // what is published needs no estimate, and with nothing to go by there is none
   expect(item?.listings.find((l) => l.id === '2')?.unpublished).toBeNull()
-  const { items: bare } = await build([capture('a', 'listings', [listing('1', { units: null, rank: 3 })])])
+  const { items: bare } = await build([captureOf('listings', [listing('1', { units: null, rank: 3 })])])
   expect(bare[0]).toMatchObject({ units: null, unitsGrade: null })
 })
 
 test('what stores, competing offers, clips and advertisements say of an item; what names no gathered listing says nothing', async () => {
   const { items } = await build([
-    capture('l', 'listings', [
+    captureOf('listings', [
       listing('1', { store: 'Sill', rank: 70, stock: 5, country: 'IE', commission: 0.1 }),
       listing('2', { store: 'Rail', market: 'Gavelhop', currency: 'GBP', rank: 40, stock: 8, language: 'English' }),
       listing('3', { store: 'Rail', market: 'Gavelhop', title: 'Hand trowel, copper' }),
     ]),
-    capture('s', 'stores', [
+    captureOf('stores', [
       { market: 'Gavelhop', store: 'Rail', since: 20000, country: 'PT' },
       { market: 'Marrowgate', store: 'Sill', since: 19000, country: 'NL' },
     ]),
-    capture('c', 'competing', [
+    captureOf('competing', [
       { market: 'Marrowgate', id: '1', store: 'Perch', price: 1 },
       { market: 'Marrowgate', id: '1', store: 'Sill', price: 1 },
       { market: 'Marrowgate', id: '99', store: 'Perch', price: 1 },
     ]),
-    capture('v', 'clips', [
+    captureOf('clips', [
       { market: 'Marrowgate', id: '1', creator: '@tern', commission: 0.2 },
       { market: 'Gavelhop', id: '2', creator: '@tern' },
       { market: 'Gavelhop', id: '2', creator: '@wren' },
     ]),
-    capture('a', 'ads', [{ market: 'Gavelhop', id: '2', channel: 'feed' }]),
+    captureOf('ads', [{ market: 'Gavelhop', id: '2', channel: 'feed' }]),
   ])
   const [both, trowel] = items
   expect(both).toMatchObject({

@@ -1,16 +1,7 @@
 import { buildCatalog, ItemMaker, noCorrections, plainRules, type UnpublishedUnits } from '.'
-import type { Capture, KindName } from '../records'
-import { tableOf } from '../records/table-of'
 import type { RowRecord } from '../tables'
+import { captureOf, today as end } from './test-maker'
 
-const end = 20_604
-const capture = (kind: KindName, rows: RowRecord[], capturedOn = end): Capture => ({
-  id: `${kind}-${capturedOn}`,
-  kind,
-  capturedOn,
-  windowDays: 30,
-  table: tableOf(kind, rows),
-})
 const words = [
   'copper',
   'willow',
@@ -59,8 +50,8 @@ async function unpublished({
       }),
     )
   const sales = Array.from({ length: counted }, (_, i) => days(i + 1, perDay(i + 1))).flat()
-  const captures = [20, 10, 0].map((back) => capture('listings', at(back), end - back))
-  const catalog = await buildCatalog([...captures, capture('sales', sales)])
+  const captures = [20, 10, 0].map((back) => captureOf('listings', at(back), end - back))
+  const catalog = await buildCatalog([...captures, captureOf('sales', sales)])
   const maker = new ItemMaker(catalog, plainRules('EUR'), noCorrections)
   const items = Array.from({ length: maker.count }, (_, i) => maker.at(i))
   return items.flatMap((i) => i.listings).find((l) => l.id === '0')?.unpublished

@@ -7,11 +7,11 @@ import { buildCatalog, ItemMaker, noCorrections, plainRules, type Corrections, t
 /** For tests: the day on which all is read where nothing else is said. */
 export const today = 20_604
 
-export const captureOf = (kind: KindName, rows: RowRecord[], capturedOn = today): Capture => ({
+export const captureOf = (kind: KindName, rows: RowRecord[], capturedOn = today, windowDays = 30): Capture => ({
   id: `${kind}-${capturedOn}`,
   kind,
   capturedOn,
-  windowDays: 30,
+  windowDays,
   table: tableOf(kind, rows),
 })
 
