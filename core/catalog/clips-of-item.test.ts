@@ -1,9 +1,8 @@
 import { crowdingOf, makeFigures } from '../engine'
-import type { Capture, KindName } from '../records'
-import { tableOf } from '../records/table-of'
 import { numberIn, textIn, type RowRecord } from '../tables'
 import { buildCatalog, ItemMaker, noCorrections, plainRules } from '.'
 import { ClipsOfItem } from './clips-of-item'
+import { captureOf } from './test-maker'
 
 const clip = { creator: '@tern', sort: 'clip', paid: 'no', day: 100, units: 4, end: 100 }
 
@@ -64,26 +63,23 @@ test.each([
 ])('%s creators are %s', (creators, band) => expect(crowdingOf(creators)).toBe(band))
 
 test('shares of an item’s sales by clips, by lives and by the shop, and growth over longer windows', async () => {
-  const capture = (kind: KindName, rows: RowRecord[]): Capture => ({
-    id: kind,
-    kind,
-    capturedOn: 20_020,
-    windowDays: 30,
-    table: tableOf(kind, rows),
-  })
+  const end = 20_020
   const days = (units: (day: number) => number) =>
     Array.from({ length: 180 }, (_, d) => ({ market: 'Loopreel', id: '1', day: 19_841 + d, units: units(d) }))
   const of = async (clips: RowRecord[]) => {
     const maker = new ItemMaker(
       await buildCatalog([
-        capture('listings', [
-          { market: 'Loopreel', id: '1', title: 'Nest box', price: 90_000, currency: 'EUR', creators: 450 },
-        ]),
-        capture(
+        captureOf(
+          'listings',
+          [{ market: 'Loopreel', id: '1', title: 'Nest box', price: 90_000, currency: 'EUR', creators: 450 }],
+          end,
+        ),
+        captureOf(
           'sales',
           days((d) => (d < 90 ? 2 : 3)),
+          end,
         ),
-        capture('clips', clips),
+        captureOf('clips', clips, end),
       ]),
       plainRules('EUR'),
       noCorrections,

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { tableOf } from '../records/table-of'
+import { captureOf } from './test-maker'
 import { blankName, blanksOf, buildCatalog, designSheet, ItemMaker, likeBlank, noCorrections, plainRules } from '.'
 
 const rules = {
@@ -14,14 +14,6 @@ const rules = {
   ],
 }
 
-const capture = (kind: 'listings' | 'offers', rows: Parameters<typeof tableOf>[1]) => ({
-  id: kind,
-  kind,
-  capturedOn: 20_604,
-  windowDays: 30,
-  table: tableOf(kind, rows),
-})
-
 async function maker(): Promise<ItemMaker> {
   const listings = [
     { market: 'Fernhand', id: '1', title: 'Robin mug', kind: 'print on demand', price: 180_000, delivery: 0, units: 4, currency: 'EUR' },
@@ -34,7 +26,7 @@ async function maker(): Promise<ItemMaker> {
     { ...blank, id: 'C', title: 'Card', tiers: '1:20000', printAreas: 'front', delivery: null },
     { ...blank, id: 'X', title: 'Feeder', tiers: '1:20000' },
   ]
-  return new ItemMaker(await buildCatalog([capture('listings', listings), capture('offers', offers)]), rules as never, noCorrections)
+  return new ItemMaker(await buildCatalog([captureOf('listings', listings), captureOf('offers', offers)]), rules as never, noCorrections)
 } // prettier-ignore
 
 test('blanks are offers that say where, or for how much, they are printed', async () => {

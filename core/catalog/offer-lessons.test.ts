@@ -1,19 +1,12 @@
-import { tableOf } from '../records/table-of'
+import { captureOf } from './test-maker'
 import type { MatchJudgement } from '../supply'
 import { buildCatalog, ItemMaker, joinTold, noCorrections, plainRules, tellOfferLessons, type Corrections } from '.'
 
 const things = ['Herb', 'Kitchen', 'Balcony', 'Harbour'] as const
 const numbered = (of: (thing: string, i: number) => object) => things.map((t, i) => of(t, i)) as never[]
-const capture = (kind: 'listings' | 'offers', rows: never[]) => ({
-  id: kind,
-  kind,
-  capturedOn: 20_604,
-  windowDays: 30,
-  table: tableOf(kind, rows),
-})
 const catalog = buildCatalog([
-  capture('listings', numbered((t, i) => ({ market: 'Marrowgate', id: `A${i}`, title: `${t} secateur, 2${i} cm` }))),
-  capture('offers', numbered((t, i) => ({ supplier: 'Sill Mill', id: `S${i}`, title: `${t} pruner, 2${i} cm`, tiers: '1:10000' }))),
+  captureOf('listings', numbered((t, i) => ({ market: 'Marrowgate', id: `A${i}`, title: `${t} secateur, 2${i} cm` }))),
+  captureOf('offers', numbered((t, i) => ({ supplier: 'Sill Mill', id: `S${i}`, title: `${t} pruner, 2${i} cm`, tiers: '1:10000' }))),
 ]) // prettier-ignore
 
 const said = (judgement: MatchJudgement, ...which: number[]): Corrections => ({
@@ -59,7 +52,7 @@ test('one judgement that says otherwise is enough to believe nothing', async () 
 test('offers that are judged to be none teach that their words set apart', async () => {
   const listings = numbered((t, i) => ({ market: 'Marrowgate', id: `A${i}`, title: `${t} hanging planter box rustic lined wall, 2${i} cm` }))
   const offers = numbered((t, i) => ({ supplier: 'Sill Mill', id: `S${i}`, title: `${t} hanging planter box rustic lined wall corda, 2${i} cm`, tiers: '1:10000' }))
-  const made = await buildCatalog([capture('listings', listings), capture('offers', offers)])
+  const made = await buildCatalog([captureOf('listings', listings), captureOf('offers', offers)])
   const before = new ItemMaker(made, plainRules('EUR'), noCorrections)
   expect(verdict(before, 2)).toBe('same')
   const taught = new ItemMaker(made, plainRules('EUR'), said('no', 0, 1), before)

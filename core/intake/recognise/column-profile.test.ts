@@ -119,6 +119,13 @@ describe('columns that are what others come to', () => {
   const units = [3, 5, 2, 10, 7, 4, 6, 8]
   const times = price.map((p, i) => p * units[i]!)
   const sums = (...columns: Cell[][]) => sumsBetween(columns.map((c) => profileOf(c, styles)))
+  /** Two columns, and a third that is their product. */
+  const withProduct = (a: number[], b: number[]) =>
+    sums(
+      a,
+      b,
+      a.map((v, i) => v * b[i]!),
+    )
   test('are told by rows that agree to a hundredth and a bit; one in ten may not', () => {
     expect(sums(price, units, times)).toEqual([{ price: 0, units: 1, product: 2 }])
     const off = (by: number, ...at: number[]) => times.map((v, i) => (at.includes(i) ? v * by : v))
@@ -134,21 +141,9 @@ describe('columns that are what others come to', () => {
     expect(sums(...cut(5))).toHaveLength(1)
     expect(sums(...cut(4))).toEqual([])
     const ones = [1, 1, 1, 1, 7, 4, 6, 8]
-    expect(
-      sums(
-        price,
-        ones,
-        price.map((p, i) => p * ones[i]!),
-      ),
-    ).toHaveLength(1)
+    expect(withProduct(price, ones)).toHaveLength(1)
     const more = [1, 1, 1, 1, 1, 4, 6, 8]
-    expect(
-      sums(
-        price,
-        more,
-        price.map((p, i) => p * more[i]!),
-      ),
-    ).toEqual([])
+    expect(withProduct(price, more)).toEqual([])
     expect(
       sums(
         price,
@@ -166,20 +161,8 @@ describe('columns that are what others come to', () => {
   })
   test('where both factors are as whole, the larger is the price', () => {
     const whole = [30, 20, 50, 40, 60, 80]
-    expect(
-      sums(
-        units.slice(0, 6),
-        whole,
-        whole.map((p, i) => p * units[i]!),
-      ),
-    ).toEqual([{ price: 1, units: 0, product: 2 }])
-    expect(
-      sums(
-        whole,
-        units.slice(0, 6),
-        whole.map((p, i) => p * units[i]!),
-      ),
-    ).toEqual([{ price: 0, units: 1, product: 2 }])
+    expect(withProduct(units.slice(0, 6), whole)).toEqual([{ price: 1, units: 0, product: 2 }])
+    expect(withProduct(whole, units.slice(0, 6))).toEqual([{ price: 0, units: 1, product: 2 }])
   })
 
   const money = (list: number[]) => list.map((v) => v.toFixed(2))
