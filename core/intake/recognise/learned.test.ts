@@ -1,7 +1,8 @@
 import type { Holding } from './holding'
-import { forgetColumn, learnFrom, learnedUse, nothingLearned } from './learned'
+import { applyLearned, forgetColumn, learnFrom, learnedUse, nothingLearned } from './learned'
 import type { Mapping } from '../mapping'
-import type { ColumnUse } from './guess'
+import type { OpenedFile } from '../open/opened-file'
+import type { ColumnUse, KindGuess } from './guess'
 
 const field = (name: string): ColumnUse => ({ as: 'field', field: name })
 const proposed: Mapping = {
@@ -51,4 +52,72 @@ test('answers for the whole file are kept for files of its shape', () => {
   expect(Object.values(learned.files)).toEqual([
     { market: 'Marrowgate', currency: 'EUR', said: ['order'], order: 'mdy', file: 'a.csv' },
   ])
+})
+
+test('every answer that differs from what was proposed is kept, and none that does not, nor one that was taken away', () => {
+  const files = (final: Partial<Mapping>) => Object.values(learn(final).files)[0]
+  expect(files({ kind: 'orders' })).toMatchObject({ kind: 'orders' })
+  expect(files({ windowDays: 7 })).toEqual({ windowDays: 7, file: 'a.csv' })
+  expect(files({ kind: 'offers', supplier: 'Sill Mill' })).toEqual({
+    kind: 'offers',
+    supplier: 'Sill Mill',
+    file: 'a.csv',
+  })
+  const number = { decimal: ',', group: '.' } as const
+  expect(files({ said: ['number'], number })).toEqual({ said: ['number'], number, file: 'a.csv' })
+  // styles that nobody was asked about are no answers
+  expect(files({ number, order: 'mdy' })).toBeUndefined()
+  const known = { ...proposed, market: 'Marrowgate', currency: 'EUR' }
+  expect(
+    learnFrom(nothingLearned, about, {
+      proposed: known,
+      guess: known.columns,
+      final: { ...known, market: null, currency: null },
+    }),
+  ).toEqual(nothingLearned)
+})
+
+test('what is answered anew stands beside what was answered before; days of a wide file teach nothing', () => {
+  const first = learn({ market: 'Marrowgate' })
+  expect(Object.values(learn({ currency: 'EUR' }, first).files)).toEqual([
+    { market: 'Marrowgate', currency: 'EUR', file: 'a.csv' },
+  ])
+  expect(learn({ columns: [field('id'), { as: 'day', day: 1 }, field('price')] }).columns).toEqual([])
+  const long = learnFrom(
+    nothingLearned,
+    { ...about, headings: ['x'.repeat(200), 'b', 'c'] },
+    {
+      proposed,
+      guess: proposed.columns,
+      final: { ...proposed, columns: [field('title'), field('units'), field('price')] },
+    },
+  )
+  expect(long.columns[0]?.shown).toHaveLength(120)
+  // one that is forgotten leaves those of other headings, kinds and holdings
+  const both = learn({ columns: [field('id'), field('stock'), field('cost')] })
+  const [qty] = both.columns
+  expect(forgetColumn(both, qty!).columns.map((c) => c.heading)).toEqual(['price'])
+  expect(forgetColumn(both, { ...qty!, holds: 'words' }).columns).toHaveLength(2)
+  expect(forgetColumn(both, { ...qty!, kind: 'orders' }).columns).toHaveLength(2)
+})
+
+test('a file of the same shape is of the kind that was said, with what was answered', () => {
+  const guess = (kind: KindGuess['kind'], surety: 'said' | 'sure') =>
+    ({
+      kind,
+      columns: [
+        { use: field('id'), surety: 'sure' },
+        { use: field('stock'), surety },
+      ],
+    }) as unknown as KindGuess
+  const kinds = [guess('listings', 'sure'), guess('sales', 'sure'), guess('orders', 'said')]
+  const learned = learn({ kind: 'orders', currency: 'EUR' })
+  const file = (headings: string[]) => ({ headings }) as unknown as OpenedFile
+  const told = applyLearned(learned, file(about.headings), kinds)
+  expect(told.kinds.map((k) => k.kind)).toEqual(['orders', 'listings', 'sales'])
+  expect(told).toMatchObject({ answers: { kind: 'orders', currency: 'EUR' }, places: [1], answered: true })
+  expect(told.answers).not.toHaveProperty('file')
+  const other = applyLearned(learned, file(['a', 'b']), kinds)
+  expect(other).toMatchObject({ kinds, answers: {}, places: [], answered: false })
+  expect(applyLearned(null, file(about.headings), kinds).answered).toBe(false)
 })
