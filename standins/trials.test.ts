@@ -1,11 +1,11 @@
-import { asideMakes, demoMake, otherMakes } from './makes'
+import { asideMakes, demoMake, lastMakes, otherMakes } from './makes'
 import { lastDays, sumOf } from './makes/world-make'
 import { stockLooksOf } from './observables'
 import { heldShare, trialsOf } from './trials'
 import { makeWorld } from './world'
 
 const size = { goods: 200, listings: 900, stores: 90, offers: 60, seed: 5 }
-const makes = [demoMake, ...otherMakes, ...asideMakes].map((make) => [make.name, make] as const)
+const makes = [demoMake, ...otherMakes, ...asideMakes, ...lastMakes].map((make) => [make.name, make] as const)
 
 test.each(makes)('%s: once thirty pairs are known, every 80 %% interval holds about as often as it says', (_, make) => {
   const trials = trialsOf(makeWorld({ ...size, make }), 4)

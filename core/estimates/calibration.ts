@@ -15,8 +15,8 @@ export interface Calibration {
   scale: number
   /** … and a spread that comes on top, however sure they are of themselves */
   extraSd: number
-  /** degrees of freedom of what was learned */
-  freedom: number
+  /** so many spreads on either side hold four of five */
+  reach: number
   /** pairs it was learned from */
   of: number
 }
@@ -25,11 +25,14 @@ export interface Calibration {
 const [leastTrue, leastPairs] = [5, 8]
 /** how many pairs the belief is worth that estimates lie in the middle */
 const middleWorth = 2
+/** of what estimates say of their spread, what stays however alike their errors are */
+const leastScale = 0.01
 
 /**
  * Learns from known pairs how far one kind of estimate lies off and how sure it may be of itself. Where errors are wider than the estimates
  * say, a common extra variance is found by which they fit (Paule & Mandel 1982, J. Res. NBS 87, 377; check: statsmodels' `combine_effects`,
- * method 'iterated'); where they are narrower, their own spread shrinks.
+ * method 'iterated'); where they are narrower, their own spread shrinks. How many such spreads hold four of five is the middle of two answers:
+ * Student's, true of normal errors, and the rank among the pairs, true of any (conformal prediction: Lei et al. 2018, JASA 113, 1094) but rough.
  *
  * @returns null with fewer than eight pairs of which five or more were truly sold
  */
@@ -42,10 +45,27 @@ export function calibrationOf(pairs: readonly JudgedEstimate[]): Calibration | n
   const extra = extraVariance(errors, variances)
   const { mean, squares } = weighed(errors, variances, extra)
   const shift = (n * mean) / (middleWorth + n)
-  const scale = extra > 0 ? 1 : Math.sqrt(squares / (n - 1))
+  const scale = extra > 0 ? 1 : Math.max(leastScale, Math.sqrt(squares / (n - 1)))
   // the middle is known from n pairs alone
   const known = Math.sqrt(1 + 1 / n)
-  return { shift, scale: scale * known, extraSd: Math.sqrt(extra) * known, freedom: n - 1, of: n }
+  const now = { shift, scale: scale * known, extraSd: Math.sqrt(extra) * known }
+  const missed = telling.map((judged) => missedBy(judged, shift) / spreadOf(judged.estimate, now))
+  return { ...now, reach: (tQuantile(0.9, n - 1) + rankReach(missed)) / 2, of: n }
+}
+
+const spreadOf = (estimate: Estimate, { scale, extraSd }: Pick<Calibration, 'scale' | 'extraSd'>) =>
+  Math.hypot(scale * estimate.logSd, extraSd)
+
+/** How far an interval must reach in logs to hold the truth, as it is told: in whole units. */
+function missedBy({ estimate, truth }: JudgedEstimate, shift: number): number {
+  const middle = Math.log(estimate.units) + shift
+  return Math.max(0, middle - Math.log(truth + 0.5), Math.log(truth - 0.5) - middle)
+}
+
+/** So far reach four of five, the one that is not known yet counted in: by rank, whatever errors are like. */
+function rankReach(missed: readonly number[]): number {
+  const rank = Math.ceil(0.8 * (missed.length + 1))
+  return [...missed].sort((a, b) => a - b)[Math.min(rank, missed.length) - 1] as number
 }
 
 /**
@@ -76,10 +96,9 @@ function weighed(errors: readonly number[], variances: readonly number[], extra:
 /** An estimate with what was learned of its kind; as it is where nothing was. */
 export function calibrated(estimate: Estimate, learned: Calibration | null): Estimate {
   if (!learned) return estimate
-  const { shift, scale, extraSd, freedom } = learned
-  // Student's quantile over the normal one, as a wider spread
-  const wider = tQuantile(0.9, freedom) / z80
-  const spread = Math.hypot(scale * estimate.logSd, extraSd)
+  const { shift, reach } = learned
+  const wider = reach / z80
+  const spread = spreadOf(estimate, learned)
   const middle = Math.log(estimate.units) + shift
   return fromLog(estimate.method, middle, wider * spread, Math.exp(middle + spread ** 2 / 2))
 }

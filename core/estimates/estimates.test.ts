@@ -141,7 +141,7 @@ test('a leave rate is never above all, nor is any so even that five in a hundred
   const alike = learnedRate(Array(40).fill({ left: 5e8, sold: 1e9 }), usual)
   expect(alike.logSd).toBeCloseTo(0.05 * Math.sqrt(1 + 1 / 41), 9)
   // five buyers tell of a rate, four do not; nobody who left something does, fewer than nobody do not
-  expect(learnedRate([{ left: 0, sold: 5 }], usual).freedom).toBe(5)
+  expect(learnedRate([{ left: 0, sold: 5 }], usual).freedom).toBe(4)
   expect(learnedRate([{ left: 0, sold: 4 }], usual)).toBe(usual)
   expect(learnedRate([{ left: -1, sold: 50 }], usual)).toBe(usual)
 })
@@ -195,9 +195,9 @@ test('a leave rate is learned from pairs: its middle, its spread, and the chance
   const learned = learnedRate(alike, usual)
   expect(learned.rate).toBeCloseTo(0.3, 1)
   expect(learned.logSd).toBeLessThan(0.25)
-  expect(learned.freedom).toBe(44)
+  expect(learned.freedom).toBe(43)
   // by hand, two pairs of rates 0.25 and 1: both logs mean log 0.5, so nothing moves, and the spread is that of the logs
-  // beside half of the usual variance, worth four pairs; the middle is known from two and one
+  // beside half of the usual variance, worth three pairs; the middle is known from two and one
   const two = learnedRate(
     [
       { left: 25e6, sold: 1e8 },
@@ -206,11 +206,11 @@ test('a leave rate is learned from pairs: its middle, its spread, and the chance
     usual,
   )
   expect(two.rate).toBeCloseTo(0.5, 6)
-  expect(two.logSd).toBeCloseTo(Math.sqrt(((4 * 0.125 + 2 * Math.log(2) ** 2) / 6) * (1 + 1 / 3)), 4)
+  expect(two.logSd).toBeCloseTo(Math.sqrt(((3 * 0.125 + 2 * Math.log(2) ** 2) / 5) * (1 + 1 / 3)), 4)
   // of pairs that lie off the middle moves: two that say a quarter against one that is believed to say a half
   const quarter = learnedRate(Array(2).fill({ left: 25e6, sold: 1e8 }), usual)
   expect(Math.log(quarter.rate)).toBeCloseTo((Math.log(0.5) + 2 * Math.log(0.25)) / 3, 6)
-  expect(quarter.logSd).toBeCloseTo(Math.sqrt(((4 * 0.125 + (2 / 3) * Math.log(2) ** 2) / 6) * (4 / 3)), 4)
+  expect(quarter.logSd).toBeCloseTo(Math.sqrt(((3 * 0.125 + (2 / 3) * Math.log(2) ** 2) / 5) * (4 / 3)), 4)
   // few that left something weigh less: by 1 / (0.125 + 0.5 / (left + 0.5))
   const uneven = learnedRate(
     [

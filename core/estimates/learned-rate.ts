@@ -11,7 +11,7 @@ const leastSold = 5
 /** of the usual spread, the share of variance that lies between stores of one world; the rest lies between worlds */
 const within = 0.5
 /** how many pairs the usual rate is worth: of its middle, as far as worlds differ, and of its spread */
-const [middleWorth, spreadWorth] = [within / (1 - within), 4]
+const [middleWorth, spreadWorth] = [within / (1 - within), 3]
 /** spread that stays however alike the pairs are */
 const leastSd = 0.05
 

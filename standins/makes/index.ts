@@ -106,3 +106,31 @@ export const asideMakes: readonly WorldMake[] = [
     },
   },
 ]
+
+/** Put together when all rules stood, and looked at once. */
+export const lastMakes: readonly WorldMake[] = [
+  {
+    name: 'kitchens, uneven days',
+    ...kitchen,
+    selling: unevenDays,
+    seen: {
+      leaveRate: rarerRates(0.45, 0.4),
+      reviewRate: reviewRates(0.15, 0.6),
+      stockLooks: stock(anyDays, smallLots),
+      rankedBy: rankedByUnits(20, 0.5),
+      featured: featuredBySales(0.7, 0.5),
+    },
+  },
+  {
+    name: 'pets and babies, weeks of offers',
+    ...pets,
+    selling: promotions,
+    seen: {
+      leaveRate: logNormalRates(0.4, 0.35),
+      reviewRate: wildReviewRates(0.15, 0.25),
+      stockLooks: stock(clusteredDays, everyMonday),
+      rankedBy: rankedByRevenue(14, 0.5),
+      featured: featuredBySales(0.9, 0.4),
+    },
+  },
+]
