@@ -21,8 +21,8 @@ test.each(makes)('%s: once thirty pairs are known, every 80 %% interval holds ab
   for (const name of names.filter((n) => n in trials)) {
     const { learned } = trials[name]!
     expect(learned.length).toBeGreaterThan(100)
-    // 72–88 %, and what four draws of thirty pairs leave to chance
-    expect([name, heldShare(learned) > 0.66]).toEqual([name, true])
+    // 72–88 %, and what four draws of thirty pairs leave to chance; of stores hardly more than forty are judged
+    expect([name, heldShare(learned) > (name.startsWith('store') ? 0.6 : 0.66)]).toEqual([name, true])
     expect([name, heldShare(learned) < 0.95]).toEqual([name, true])
   }
 })

@@ -168,7 +168,7 @@ test('how far items and featured shares lie off is learned from stores that publ
   expect(learned).toMatchObject({ of: 10, extraSd: 0 })
   // and the middle of a sum that is so unsure lies below its mean
   expect(learned?.shift).toBeCloseTo((10 / 12) * (Math.log(2) + 0.85 ** 2 / 2), 9)
-  expect(learned?.scale).toBeLessThan(0.01)
+  expect(learned?.scale).toBeLessThan(0.011)
   expect(learnItems(await market(7, { published: true, featured: 0.25 }))).toBeNull()
   // what is not published teaches nothing, nor does a share that nobody stated
   expect(learnItems(await market(10, { published: false, featured: 0.25 }))).toBeNull()

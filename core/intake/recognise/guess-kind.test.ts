@@ -107,6 +107,16 @@ describe('a column whose heading nobody knows', () => {
     expect(gain(day, { profile: days, heading: { useless: true } })).toBeCloseTo(3.2 * 0.7 - 0.6, 9)
     expect(gain(fieldOf('day', 'day'), { profile: days, heading: { useless: true } })).toBeCloseTo(3.2 * 0.7 + 0.6, 9)
   })
+  test('is not what it names less than half as well as another field of the kind', () => {
+    const two = (fit: number) => {
+      const kind = kindOf([fieldOf('other', 'text'), fieldOf('date', 'text')])
+      const fits = { 'feedback.other': fit, 'feedback.date': 0.9 }
+      const columns = [columnOf({ fits }), columnOf({ fits: { 'feedback.date': 1 } })]
+      return guessKind(kind, columns, styles).columns.map(({ use }) => (use.as === 'field' ? use.field : use.as))
+    }
+    expect(two(0.45)).toEqual(['other', 'date'])
+    expect(two(0.44)).toEqual(['unused', 'date'])
+  })
   test('that says something else is believed, but for what cells cannot be but', () => {
     const says = (fit: number, own: number) => ({ 'listings.title': fit, 'feedback.other': own })
     expect(gain(day, { profile: days, fits: says(0.51, 0.1) })).toBeCloseTo(3.2 * 0.4, 9)

@@ -118,12 +118,17 @@ function gainOf(kind: RecordKind, field: Field, column: SeenColumn): number {
   const { heading } = column
   const hints = windowHint(kind, field, heading.window) + unitHint(field, column) + sumHint(field, column)
   if (hints === -Infinity) return -Infinity
-  if (named >= 0.33) return named * 6 + Math.min(values, 3) * 0.8 + hints
+  if (named >= Math.max(0.33, 0.5 * bestNamed(kind, column))) return named * 6 + Math.min(values, 3) * 0.8 + hints
   const unheard = values * 0.7 + hints + (unnamed[field.name] ?? -0.6) + unheardHint(field, column)
   if (heading.useless) return unheard
   // A heading that says something else is believed, but for what cells cannot be but; one whose words nobody knows leaves it to them.
   if (saysElse(column)) return values >= 2.8 && named > 0 ? values * 0.4 : values >= 4 ? values * 0.35 : -Infinity
   return field.required || values >= 1.9 ? unheard - 0.5 : -Infinity
+}
+
+/** How well the heading names what it names best of the kind: 'Price' is no revenue, though 'total price' is. */
+function bestNamed(kind: RecordKind, { fits }: SeenColumn): number {
+  return Math.max(...kind.fields.map((f) => fits.get(`${kind.name}.${f.name}`) ?? 0))
 }
 
 /** Codes are all of one length, or each is another, or they are counted up; counts are none of it. */
