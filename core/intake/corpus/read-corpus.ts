@@ -26,19 +26,16 @@ export interface CorpusFile {
   /** a line above the heading */
   preamble: string | null
   columns: CorpusColumn[]
-  /** kept aside: looked at only to measure */
-  aside: boolean
-  /** kept aside, and written after the words were */
-  isFresh: boolean
+  half: Half
 }
 
-/** Written after the words were: to mend by, and to judge by. */
-const isLater = (set = '') => set === 'tuned' || set === 'fresh.txt'
+/** What a file is for: to find words and rules by, or to judge by. */
+export type Half = 'tuned' | 'aside' | 'last' | 'everyday'
 
-/**
- * The corpus: every second file, in order, is kept aside. `tuned-*.txt` was written later, to mend by; `fresh.txt` later still, and
- * is kept aside whole.
- */
+/** Sets that were written after the words were; of all others every second file, in order, is kept aside. */
+const laterSets: Record<string, Half> = { tuned: 'tuned', fresh: 'last', everyday: 'everyday' }
+
+/** The corpus; what was written later comes last. */
 export function readCorpus(): CorpusFile[] {
   const folder = new URL('.', import.meta.url)
   const blocks = readdirSync(folder)
@@ -46,18 +43,15 @@ export function readCorpus(): CorpusFile[] {
     .sort()
     .flatMap((name) => {
       const list = readFileSync(new URL(name, folder), 'utf8').split(/^@ /m).slice(1)
-      return list.map((block) => ({ block, set: name.split('-')[0] }))
+      return list.map((block) => ({ block, later: laterSets[name.split(/[-.]/)[0] ?? ''] }))
     })
-  return [...blocks.filter((b) => !isLater(b.set)), ...blocks.filter((b) => isLater(b.set))].map(
-    ({ block, set }, i) => ({
-      ...readBlock(block),
-      aside: isLater(set) ? set !== 'tuned' : i % 2 === 1,
-      isFresh: set === 'fresh.txt',
-    }),
-  )
+  return [...blocks.filter((b) => !b.later), ...blocks.filter((b) => b.later)].map(({ block, later }, i) => ({
+    ...readBlock(block),
+    half: later ?? (i % 2 === 1 ? 'aside' : 'tuned'),
+  }))
 }
 
-function readBlock(block: string): Omit<CorpusFile, 'aside' | 'isFresh'> {
+function readBlock(block: string): Omit<CorpusFile, 'half'> {
   const [head = '', ...rest] = block.split('\n')
   const [kind = '', language = '', form = ''] = head.split(' ')
   const option = (name: string) => new RegExp(`\\b${name}=(?:"([^"]*)"|(\\S+))`).exec(head)?.slice(1).find(Boolean)

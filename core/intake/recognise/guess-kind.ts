@@ -116,7 +116,7 @@ function gainOf(kind: RecordKind, field: Field, column: SeenColumn): number {
   if (values === -Infinity) return -Infinity
   const named = column.fits.get(`${kind.name}.${field.name}`) ?? 0
   const { heading } = column
-  const hints = windowHint(kind, field, heading.window) + unitHint(field, column) + sumHint(field, column)
+  const hints = windowHint(kind, field, heading.window) + unitHint(field, column) + sumHint(kind, field, column)
   if (hints === -Infinity) return -Infinity
   if (named >= Math.max(0.33, 0.5 * bestNamed(kind, column))) return named * 6 + Math.min(values, 3) * 0.8 + hints
   const unheard = values * 0.7 + hints + (unnamed[field.name] ?? -0.6) + unheardHint(field, column)
@@ -187,8 +187,9 @@ function unitHint(field: Field, { heading, profile }: SeenColumn): number {
   return hint
 }
 
-function sumHint(field: Field, { sum }: SeenColumn): number {
-  return sum === null ? 0 : (sumHints[sum][field.name] ?? 0)
+function sumHint({ name }: RecordKind, field: Field, { sum }: SeenColumn): number {
+  if (sum === null) return 0
+  return (name === 'offers' ? supplierSums[sum]?.[field.name] : undefined) ?? sumHints[sum][field.name] ?? 0
 }
 
 const sumHints: Record<NonNullable<SeenColumn['sum']>, Record<string, number>> = {
@@ -198,6 +199,9 @@ const sumHints: Record<NonNullable<SeenColumn['sum']>, Record<string, number>> =
   cost: { cost: 1.2, delivery: -1.2, revenue: -2 },
   dearer: { price: 0.5, cost: -1 },
 }
+
+/** Of a supplier's two amounts the lower is what the goods cost, and the other what shops are advised to ask. */
+const supplierSums: Partial<typeof sumHints> = { cost: { price: 1.2 }, dearer: { price: -1 } }
 
 /** Price steps in a supplier's list and days across a wide sales file are known by their headings. */
 function specialColumns(kind: RecordKind, columns: readonly SeenColumn[], styles: Styles) {

@@ -9,7 +9,7 @@ const plain = {
 }
 async function partsOf(parts: Record<string, string>) {
   const bytes = zipSync(Object.fromEntries(Object.entries(parts).map(([name, text]) => [name, strToU8(text)])))
-  const file = new File([bytes as Uint8Array<ArrayBuffer>], 'x.xlsx')
+  const file = new File([bytes], 'x.xlsx')
   return bookParts(file, await zipEntries(file, bookDamaged(file)))
 }
 
