@@ -6,7 +6,7 @@ import { Recogniser } from './guess-columns'
 
 const recogniser = new Recogniser()
 const noon = Date.UTC(2026, 5, 10, 12)
-const today = dayOfIso('2026-06-10')
+const today = dayOfIso('2026-06-10') as number
 
 interface Some {
   headings: string[]
