@@ -1,6 +1,7 @@
 import type { Offer, OfferMatch } from '../supply'
+import { assumedFees, feeLine } from '../margin'
 import { assumptionsOf } from './assumptions'
-import { itemCost, type CostBasis } from './item-costs'
+import { areFeesAssumed, itemCost, type CostBasis } from './item-costs'
 import { noCorrections, plainRules, type SellerRules } from './rules'
 
 const rules: SellerRules = {
@@ -99,4 +100,87 @@ test('an unknown weight marks the profit where freight goes by it, and not other
   expect(by(0)).toEqual(['fees'])
   expect(by(45_000)).toEqual(['fees', 'delivery'])
   expect(by(45_000, { chargedKg: 1 })).toEqual(['fees'])
+})
+
+describe('fees', () => {
+  const line = feeLine({
+    ...{ id: 'sale', ratio: 0.1, fixedE4: 3000, minE4: 5000, maxE4: 100_000 },
+    steps: [
+      { fromE4: 0, ratio: 0.1 },
+      { fromE4: 500_000, ratio: 0.05 },
+    ],
+  })
+  const withFees = (currency: string): SellerRules => ({
+    ...rules,
+    schedules: [{ market: 'Marrowgate', currency, validFrom: '2026-01-01', lines: [line] }],
+  })
+
+  test('of another currency are reckoned at home: fixed sums, bounds and steps, not shares', () => {
+    const { inputs, notes } = costs({ rules: withFees('USD') })
+    expect(inputs.fees).toEqual([
+      {
+        ...line,
+        ...{ fixedE4: 2400, minE4: 4000, maxE4: 80_000 },
+        steps: [
+          { fromE4: 0, ratio: 0.1 },
+          { fromE4: 400_000, ratio: 0.05 },
+        ],
+      },
+    ])
+    expect(notes).toEqual([])
+    expect(costs({ rules: withFees('EUR') }).inputs.fees).toEqual([line])
+    const open = { ...line, minE4: null, maxE4: null }
+    const unbound = { ...withFees('USD'), schedules: [{ ...withFees('USD').schedules[0]!, lines: [open] }] }
+    expect(costs({ rules: unbound }).inputs.fees[0]).toMatchObject({ minE4: null, maxE4: null, fixedE4: 2400 })
+  })
+
+  test('without a rate, or of a market that has none entered, are told of', () => {
+    const strange = costs({ rules: withFees('JPY') })
+    expect([strange.inputs.fees, strange.notes]).toEqual([[], ['no rate for the fees of Marrowgate (JPY)']])
+    const other = costs({ rules: withFees('EUR'), market: 'Gavelhop' })
+    expect(other.inputs.fees).toEqual(assumedFees)
+    expect(other.notes[0]).toMatch(/^no fees are entered for Gavelhop: assumed ○ /)
+    expect([areFeesAssumed(withFees('EUR'), 'Marrowgate'), areFeesAssumed(withFees('EUR'), 'Gavelhop')]).toEqual([
+      false,
+      true,
+    ])
+  })
+})
+
+test('duty and import tax are those of the country that the goods come from, else those of the cost rules', () => {
+  const importing: SellerRules = {
+    ...rules,
+    costs: { ...rules.costs, dutyRatio: 0.02, importTaxRatio: 0.19 },
+    supply: { ...rules.supply, imports: [{ origin: 'Narrowland', dutyRatio: 0.12, importTaxRatio: 0.07 }] },
+  }
+  const from = (shipsFrom: string | null) => costs({ rules: importing, offer: { ...offer, shipsFrom } }).inputs
+  expect(from(' narrowland')).toMatchObject({ dutyRatio: 0.12, importTaxRatio: 0.07 })
+  expect(from('Elsewhere')).toMatchObject({ dutyRatio: 0.02, importTaxRatio: 0.19 })
+  expect(from(null)).toMatchObject({ dutyRatio: 0.02, importTaxRatio: 0.19 })
+})
+
+test('each print of a printed thing is paid with its blank, where the offer says what one costs', () => {
+  const tiersOf = (some: Partial<CostBasis>) => costs(some).inputs.tiers?.map((t) => t.priceE4)
+  const printing = { ...offer, printE4: 10_000 }
+  // (5.00 + 1.00) and (4.00 + 1.00) dollars at 0.8; with two prints 7.00 and 6.00
+  expect(tiersOf({ kind: 'printed', offer: printing })).toEqual([48_000, 40_000])
+  expect(tiersOf({ kind: 'printed', offer: printing, prints: 2 })).toEqual([56_000, 48_000])
+  expect(tiersOf({ kind: 'printed', offer: { ...offer, printE4: null }, prints: 2 })).toEqual([40_000, 32_000])
+  expect(tiersOf({ kind: 'physical', offer: printing, prints: 2 })).toEqual([40_000, 32_000])
+})
+
+test('what the seller set for the item counts before all, and its own goods need no word of an offer', () => {
+  const own = { tiers: [{ from: 1, priceE4: 7000 }], postageOutE4: 12_000 }
+  const set = costs({ own, offer: null })
+  expect([set.inputs.tiers, set.inputs.postageOutE4]).toEqual([own.tiers, 12_000])
+  expect(set.notes.some((n) => n.includes('offer'))).toBe(false)
+  expect(set.notes.some((n) => n.includes('fees'))).toBe(true)
+  expect(costs({ own: { postageOutE4: 12_000 }, offer: null }).notes).toContain('no supplier offer is known')
+  // a printed thing is ordered one by one whatever the least order, unless the seller orders more
+  expect(costs({ kind: 'printed', own: { orderQuantity: 4 } }).inputs.orderQuantity).toBe(4)
+  const many = { ...rules, costs: { ...rules.costs, orderQuantity: 30 } }
+  expect([
+    costs({ rules: many }).inputs.orderQuantity,
+    costs({ rules: many, kind: 'printed' }).inputs.orderQuantity,
+  ]).toEqual([30, 1])
 })
