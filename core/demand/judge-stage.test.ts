@@ -202,3 +202,25 @@ test('what is shown beside a stage: units of 90 days and of two windows, the day
   expect(seasonal?.growthSeasonless).toBeCloseTo(0, 12)
   expect(stageOfLife([])).toBeNull()
 })
+
+test('windows of 90 and 180 days are compared with as many before, and the trend is told in shares a week', () => {
+  const facts = stageOfLife([days(360, (i) => (i < 180 ? 1 : i < 270 ? 3 : 2))])
+  // 180 × 1, then 90 × 3 and 90 × 2
+  expect(facts?.growth180).toBeCloseTo(450 / 180 - 1, 12)
+  expect(facts?.growth90).toBeCloseTo(2 / 3 - 1, 12)
+  // by 2 % a week, of so many that one more or less is nothing
+  expect(stageOfLife([days(200, (i) => 5000 * 1.02 ** (i / 7))])?.slopePerWeek).toBeCloseTo(0.02, 4)
+  expect(stageOfLife([days(200, (i) => 5000 * 0.97 ** (i / 7))])?.slopePerWeek).toBeCloseTo(-0.03, 4)
+  // of a week no trend can be told
+  expect(stageOfLife([days(7, () => 5)])?.slopePerWeek).toBeNull()
+})
+
+test('nothing is said of fewer than twenty-one days or ten units', () => {
+  const stageAfter = (known: number, of: (i: number) => number) => stageOfLife([days(known, of)])?.stage
+  const lump = (i: number) => (i < 5 ? 10 : 0)
+  expect([stageAfter(21, lump), stageAfter(20, lump)]).toEqual(['Flash', 'Unclear'])
+  // eight weeks of a young thing that sells ever more, ten in all, or nine
+  const weekly = (units: readonly number[]) => (i: number) => (i % 7 < (units[Math.floor(i / 7)] ?? 0) ? 1 : 0)
+  expect(stageAfter(56, weekly([0, 0, 0, 1, 1, 2, 3, 3]))).toBe('Sprouting')
+  expect(stageAfter(56, weekly([0, 0, 0, 1, 1, 2, 2, 3]))).toBe('Unclear')
+})

@@ -84,3 +84,104 @@ test('the highest buying price keeps the margin and one cent more does not', () 
     { numRuns: 200 },
   )
 })
+
+/** Ends of each range meet the goal, and what lies a unit beyond them does not; so do some prices within and between. */
+function edgesThatLie(i: CostInputs, g: PriceGoal, unit = 100): string[] {
+  const { ranges, lowestE4 } = solvePrice(i, g)
+  const wrong: string[] = []
+  const check = (e4: number, wanted: boolean) => {
+    if (e4 >= 0 && meets(i, g, e4) !== wanted) wrong.push(`${e4}: not ${wanted}`)
+  }
+  ranges.forEach(({ fromE4, toE4 }, at) => {
+    check(fromE4, true)
+    check(fromE4 - unit, false)
+    const next = ranges[at + 1]?.fromE4
+    if (toE4 !== null) [toE4, Math.round((fromE4 + toE4) / 2 / unit) * unit].forEach((e4) => check(e4, true))
+    if (toE4 !== null) check(toE4 + unit, false)
+    if (toE4 !== null && next !== undefined) check(Math.round((toE4 + next) / 2 / unit) * unit, next - toE4 <= unit)
+    if (toE4 === null) [1, 1000, 1e6].forEach((far) => check(fromE4 + far * unit, true))
+  })
+  if (lowestE4 !== (ranges[0]?.fromE4 ?? null)) wrong.push('the lowest is not the first')
+  return wrong
+}
+
+test('every range ends where a try of its ends says, however dear the goods are', () => {
+  const dear = fc.record({ times: fc.constantFrom(1, 30, 1000), steep: fc.constantFrom(0, 0.6, 0.95, 1.2) })
+  fc.assert(
+    fc.property(inputs, goal, dear, (i, g, { times, steep }) => {
+      const much = (e4: number) => e4 * times
+      const all = {
+        ...i,
+        tiers: i.tiers?.map((t) => ({ ...t, priceE4: much(t.priceE4) })) ?? null,
+        fees: [
+          ...i.fees.map((f) => ({ ...f, steps: f.steps.map((s) => ({ ...s, fromE4: much(s.fromE4) })) })),
+          ...(steep > 0 ? [feeLine({ id: 'steep', ratio: 0, steps: [{ fromE4: much(300_000), ratio: steep }] })] : []),
+        ],
+      }
+      const aim = 'profitE4' in g ? { profitE4: much(g.profitE4) } : g
+      expect(edgesThatLie(all, aim)).toEqual([])
+    }),
+    { numRuns: 250 },
+  )
+})
+
+describe('where profit does not rise with the price', () => {
+  const goods = (priceE4: number, fees: FeeLine[], more: Partial<CostInputs> = {}) => ({
+    ...blankInputs('EUR'),
+    tiers: [{ from: 1, priceE4 }],
+    fees,
+    ...more,
+  })
+
+  test('it falls: prices up to one serve, and none above', () => {
+    // 130 % of the price beyond 10.00 goes in fees: a profit of 2.00 at the goods' 3.00 holds from 5.00 to 20.00, by hand
+    const steep = feeLine({ id: 'f', ratio: 0, steps: [{ fromE4: 100_000, ratio: 1.3 }] })
+    const found = solvePrice(goods(30_000, [steep]), { profitE4: 20_000 })
+    // 10.00 earns 7.00, each cent beyond costs 0.3 of a cent: 5.00 less is 16.67 more, less half a cent of rounding
+    expect(found.ranges[0]?.fromE4).toBe(50_000)
+    expect(found.ranges.at(-1)?.toE4).toBeGreaterThanOrEqual(266_600)
+    expect(found.ranges.at(-1)?.toE4).toBeLessThanOrEqual(266_800)
+    expect(edgesThatLie(goods(30_000, [steep]), { profitE4: 20_000 })).toEqual([])
+  })
+
+  test('it stays: all that is above the step serves, or nothing does', () => {
+    const all = feeLine({ id: 'f', ratio: 0, steps: [{ fromE4: 100_000, ratio: 1 }] })
+    // 10.00 less 3.00 is all that is ever earned
+    expect(solvePrice(goods(30_000, [all]), { profitE4: 70_000 })).toEqual({
+      lowestE4: 100_000,
+      ranges: [{ fromE4: 100_000, toE4: null }],
+    })
+    expect(solvePrice(goods(30_000, [all]), { profitE4: 70_100 })).toEqual({ lowestE4: null, ranges: [] })
+  })
+
+  test('a fee that begins with a step makes a gap', () => {
+    // 5.00 is taken of the whole price once it is 20.00: earned are 17.00 − 0.01 below, 12.00 at it
+    const whole = feeLine({ id: 'f', ratio: 0, steps: [{ fromE4: 200_000, ratio: 0.25 }], stepsApply: 'whole' })
+    const found = solvePrice(goods(30_000, [whole]), { profitE4: 130_000 })
+    expect(found.ranges[0]).toEqual({ fromE4: 160_000, toE4: 199_900 })
+    // three quarters less 3.00 are 13.00 at 21.33⅓: at 21.33 a cent of rounding decides
+    expect(found.ranges).toHaveLength(2)
+    expect(found.ranges[1]?.toE4).toBeNull()
+    expect(edgesThatLie(goods(30_000, [whole]), { profitE4: 130_000 })).toEqual([])
+  })
+})
+
+test('prices are looked for up to a million, in whole units of the currency', () => {
+  const free = { ...blankInputs('EUR'), tiers: [{ from: 1, priceE4: 0 }] }
+  expect(solvePrice(free, { profitE4: 10_000_000_000 })).toEqual({
+    lowestE4: 10_000_000_000,
+    ranges: [{ fromE4: 10_000_000_000, toE4: null }],
+  })
+  expect(solvePrice(free, { profitE4: 10_000_000_100 }).lowestE4).toBeNull()
+  expect(solvePrice(free, { profitE4: 0 })).toEqual({ lowestE4: 0, ranges: [{ fromE4: 0, toE4: null }] })
+  const yen = { ...blankInputs('JPY'), tiers: [{ from: 1, priceE4: 5_005_000 }] }
+  // 500.5 yen of goods are told as 501: 1,001 yen leave 500
+  expect(solvePrice(yen, { profitE4: 5_000_000 }).lowestE4).toBe(10_010_000)
+  expect(edgesThatLie(yen, { profitE4: 5_000_000 }, 10_000)).toEqual([])
+})
+
+test('what the seller does not know cannot be priced, and what is no number is refused', () => {
+  expect(solvePrice(blankInputs('EUR'), { profitE4: 0 })).toEqual({ lowestE4: null, ranges: [] })
+  const broken = { ...blankInputs('EUR'), tiers: [{ from: 1, priceE4: NaN }] }
+  expect(() => solvePrice(broken, { profitE4: 0 })).toThrow(expect.objectContaining({ code: 'input-invalid' }) as Error)
+})

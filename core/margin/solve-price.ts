@@ -17,6 +17,11 @@ export interface SolvedPrice {
   ranges: PriceRange[]
 }
 
+/**
+ * Prices that are tried, in minor units, where the profit stays as it is within what rounding makes of it: rounding of usual rates comes again
+ * within so many, so what holds for all of them holds beyond.
+ */
+const enoughFlat = 120_000
 /** Highest price looked at, in minor units. */
 const ceiling = 100_000_000
 
@@ -42,8 +47,13 @@ export function solvePrice(inputs: CostInputs, goal: PriceGoal): SolvedPrice {
     if (last && (last.toE4 ?? 0) === (from - 1) * unit) last.toE4 = to * unit
     else ranges.push({ fromE4: from * unit, toE4: to * unit })
   }
+  /** @returns whether every price between serves */
   const scan = (from: number, to: number) => {
-    for (let n = from; n <= to; n++) if (rounded(n) >= 0) add(n, n)
+    let misses = 0
+    for (let n = from; n <= to; n++)
+      if (rounded(n) >= 0) add(n, n)
+      else misses++
+    return misses === 0
   }
   const cuts = breakpoints(inputs, unit)
   cuts.forEach((cut, i) => {
@@ -72,14 +82,18 @@ function onPiece(
   smooth: (n: number) => number,
   slack: number,
   add: (from: number, to: number) => void,
-  scan: (from: number, to: number) => void,
+  scan: (from: number, to: number) => boolean,
 ): void {
   if (to < from) return
   const [a, b] = [smooth(from), smooth(to)]
   const slope = to === from ? 0 : (b - a) / (to - from)
   if (Math.min(a, b) > slack) return add(from, to)
   if (Math.max(a, b) < -slack) return
-  if (Math.abs(slope) < 1e-9) return scan(from, Math.min(to, from + 1_000_000))
+  if (Math.abs(slope) < 1e-9) {
+    const tried = Math.min(to, from + enoughFlat)
+    if (scan(from, tried)) add(tried + 1, to)
+    return
+  }
   const where = (value: number) => from + (value - a) / slope
   const [x, y] = slope > 0 ? [where(-slack), where(slack)] : [where(slack), where(-slack)]
   const low = Math.max(from, Math.floor(x))
