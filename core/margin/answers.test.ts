@@ -7,6 +7,7 @@ import {
   payback,
   sensitivity,
   type CostInputs,
+  type FeeLine,
 } from '.'
 
 /** 20.00; goods 8.00, a fee of 10 % and 0.40, postage 2.00: 7.60 are left. Worked by hand. */
@@ -109,6 +110,19 @@ describe('what moves the profit', () => {
       53_500,
       48_500,
     ])
+  })
+  test('moves all that fees take: shares of every step, the least and the most; where steps begin stays', () => {
+    const fees = (line: Partial<FeeLine>) => {
+      const found = rows({ fees: [{ ...feeLine({ id: 'f', ratio: 0 }), ...line }] }).find(([input]) => input === 'fees')
+      return found?.slice(1)
+    }
+    // 20.00 less 8.00 and 2.00 are 10.00; 10 % of the first 10.00 and 5 % of the rest are 1.50, a tenth of it 0.15
+    const steps = [{ fromE4: 100_000, ratio: 0.05 }]
+    expect(fees({ ratio: 0.1, steps })).toEqual([86_500, 83_500])
+    expect(fees({ ratio: 0.1, steps, stepsApply: 'whole' })).toEqual([91_000, 89_000])
+    expect(fees({ ratio: 0.01, minE4: 30_000 })).toEqual([73_000, 67_000])
+    expect(fees({ ratio: 0.5, maxE4: 30_000 })).toEqual([73_000, 67_000])
+    expect(fees({ fixedE4: 10_000 })).toEqual([91_000, 89_000])
   })
   test('leaves the goods out where their price is not known, as nothing is known then', () => {
     expect(rows({ tiers: null })).toEqual([])

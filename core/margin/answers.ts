@@ -2,6 +2,7 @@ import { minorUnitE4 } from '../money'
 import { costNames, costParts } from './cost-parts'
 import type { CostInputs } from './cost-inputs'
 import { costSheet, workOut } from './cost-sheet'
+import type { FeeLine } from './fee-line'
 
 /**
  * The most one may pay for a supplier's pack and still keep a margin at a price; E4, to the minor unit.
@@ -101,10 +102,7 @@ export function sensitivity(inputs: CostInputs, priceE4: number): Sensitivity[] 
     })
     put('goods', 'Goods', profit(scaled(0.9)), profit(scaled(1.1)))
   }
-  const fees = (f: number) => ({
-    ...inputs,
-    fees: inputs.fees.map((l) => ({ ...l, ratio: l.ratio * f, fixedE4: Math.round(l.fixedE4 * f) })),
-  })
+  const fees = (f: number) => ({ ...inputs, fees: inputs.fees.map((line) => scaledFee(line, f)) })
   put('fees', 'Fees', profit(fees(0.9)), profit(fees(1.1)))
   for (const input of movable) {
     const value = inputs[input] as number
@@ -113,6 +111,19 @@ export function sensitivity(inputs: CostInputs, priceE4: number): Sensitivity[] 
     put(input, costParts[input].label, profit(scale(0.9)), profit(scale(1.1)))
   }
   return rows.sort((a, b) => swing(b) - swing(a))
+}
+
+/** All that a fee takes, so many times; where its steps begin stays. */
+function scaledFee(line: FeeLine, f: number): FeeLine {
+  const amount = (e4: number) => Math.round(e4 * f)
+  return {
+    ...line,
+    ratio: line.ratio * f,
+    fixedE4: amount(line.fixedE4),
+    minE4: line.minE4 === null ? null : amount(line.minE4),
+    maxE4: line.maxE4 === null ? null : amount(line.maxE4),
+    steps: line.steps.map((s) => ({ ...s, ratio: s.ratio * f })),
+  }
 }
 
 function swing(s: Sensitivity): number {
