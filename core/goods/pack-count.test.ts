@@ -75,6 +75,15 @@ const labelled: [string, number | null][] = [
   ['5 Stück Pflanzclips', 5],
   ['10stk Clips', 10],
   ['Long-spout watering can 1.5 l', null],
+  ['Müllbeutel 3 Rollen à 20 Stück', 60],
+  ['Hundebeutel 8 Rollen mit 15 Beuteln', 120],
+  ['Sacs poubelle 30 L 2 rouleaux de 15', 30],
+  ['Bolsas perro 6 rollos de 15', 90],
+  ['Sacchetti 2 rotoli da 50', 100],
+  ['Vuilniszakken 3 rollen van 25', 75],
+  ['Worki na śmieci 2 rolki po 20 szt', 40],
+  ['Sacos 2 rolos de 40', 80],
+  ['Papier toilette 12 rouleaux', 12],
 ]
 
 test('the list is as long as it should be', () => expect(labelled.length).toBeGreaterThanOrEqual(60))

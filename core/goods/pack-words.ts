@@ -31,7 +31,7 @@ export const container = [
   'boîtes?|ensemble|sachets?|jeu|paquets?|étui',
   'paquetes?|juego|cajas?|lote|bolsa|estuche|conjunto',
   'confezion[ei]|scatol[ae]|pacc[oh]i?|lotto|busta',
-  'rolls?|rolle|rouleau|rollo|rotolo|rol|rolka|rolo',
+  'rolls?|rollen?|rouleaux?|rollos?|rotol[oi]|rol|rolk[ai]|rolos?',
   'doos|dozen van|pakje|pak|zakje|verpakking|blik',
   'zestaw|komplet|kpl\\.?|opakowanie|opak\\.?|op\\.|pudełko|paczka',
   'caixas?|kit|jogo|embalagem|pacote',
@@ -40,7 +40,7 @@ export const container = [
 export const bareContainer =
   'packs?|sets?|lots?|zestaw|komplet|kpl\\.?|opakowanie|opak\\.?|confezione|conf\\.?|doos|caixa|karton|(?:voordeel|voorraad|familie)pak|(?:spar|vorteils?|familien|vorrats)pack:?|(?:value|bulk|family) pack:?'
 /** words between a container and its number */
-export const ofWord = 'of|à|a|aus|mit|von|de|d’|da|di|con|van|met|z|com|para'
+export const ofWord = 'of|à|a|aus|mit|von|de|d’|da|di|con|van|met|z|po|com|para'
 
 /** A piece, as a unit of its own behind a number. */
 export const piece = [
