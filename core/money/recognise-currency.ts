@@ -46,8 +46,8 @@ export function recogniseCurrency(text: string): FoundCurrency | null {
   for (const word of start.match(/(?<!\p{L})[A-Z]{3}(?!\p{L})/gu) ?? []) {
     if (codes.has(word)) return { currency: word, sure: true }
   }
-  for (const [, sign] of start.matchAll(/(?<!\p{L})([A-Z]{1,2}\$)/gu)) {
-    const currency = named[sign ?? '']
+  for (const [, sign] of start.matchAll(/(?<!\p{L})([A-Z]{1,2} ?\$)/gu)) {
+    const currency = named[(sign ?? '').replace(' ', '')]
     if (currency) return { currency, sure: true }
   }
   for (const [sign, currency] of Object.entries(sure)) if (start.includes(sign)) return { currency, sure: true }

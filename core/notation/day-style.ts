@@ -70,6 +70,10 @@ export function guessDateOrder(texts: Iterable<string>): DateOrderGuess {
 export function parseDay(text: string, order: DateOrder): number | null {
   if (text.length > longest || text.length < 4 || isPlain.test(text) || !/\d/.test(text)) return null
   const t = text.trim()
+  return dayOf(t, order) ?? dayOf(withoutWeekday(t), order)
+}
+
+function dayOf(t: string, order: DateOrder): number | null {
   let m = /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?:$|[T ])/.exec(t)
   if (m) return dayNumber(Number(m[1]), Number(m[2]), Number(m[3]))
   m = /^(\d{4})(\d{2})(\d{2})$/.exec(t)
@@ -81,7 +85,7 @@ export function parseDay(text: string, order: DateOrder): number | null {
     const [a, b] = [Number(m[1]), Number(m[2])]
     return order === 'dmy' ? dayNumber(year(m[3]), b, a) : dayNumber(year(m[3]), a, b)
   }
-  m = /^(\d{1,2})\.?[ -](?:de )?(\p{L}{3,})\.?,?[ -](?:de )?(\d{4}|\d{2})\b/u.exec(t)
+  m = /^(\d{1,2})(?:\.|st|nd|rd|th)?[ -](?:de |of )?(\p{L}{3,})\.?,?[ -](?:de )?['’]?(\d{4}|\d{2})\b/u.exec(t)
   if (m) return dayNumber(year(m[3]), monthOf(m[2]), Number(m[1]))
   m = /^(\p{L}{3,})\.? (\d{1,2})(?:st|nd|rd|th)?,? (\d{4})\b/u.exec(t)
   if (m) return dayNumber(year(m[3]), monthOf(m[1]), Number(m[2]))
@@ -101,14 +105,33 @@ function year(text: string | undefined): number {
   return y < 100 ? (y < 70 ? 2000 + y : 1900 + y) : y
 }
 
-const months = monthNames(['en', 'de', 'fr', 'es', 'it', 'nl', 'pt', 'pl'])
+const locales = ['en', 'de', 'fr', 'es', 'it', 'nl', 'pt', 'pl']
+const weekdays = weekdayNames()
+
+/** 'Sunday, 3 May 2026' is that day, whatever weekday it was. */
+function withoutWeekday(text: string): string {
+  const m = /^(\p{L}{2,13}(?:-feira)?)\.?,? (?=[\p{L}\d])/u.exec(text)
+  return m && weekdays.has(fold(m[1] ?? '')) ? text.slice(m[0].length) : text
+}
+
+function weekdayNames(): Set<string> {
+  const names = new Set<string>()
+  for (const locale of locales)
+    for (const style of ['long', 'short'] as const) {
+      const format = new Intl.DateTimeFormat(locale, { weekday: style, timeZone: 'UTC' })
+      for (let day = 4; day < 11; day++) names.add(fold(format.format(Date.UTC(2026, 4, day))))
+    }
+  return names
+}
+
+const months = monthNames()
 
 function monthOf(name: string | undefined): number {
   const key = fold(name ?? '')
   return months.get(key) ?? months.get(key.slice(0, 3)) ?? 0
 }
 
-function monthNames(locales: string[]): Map<string, number> {
+function monthNames(): Map<string, number> {
   const names = new Map<string, number>()
   for (const locale of locales) {
     for (const style of ['long', 'short'] as const) {

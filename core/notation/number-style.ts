@@ -73,6 +73,21 @@ const isAscii = /^[\x00-\x7f]*$/
 const isWordy = /^\p{L}{4}|^\p{Ll}{3}/u
 const simple = /^-?\d+(?:[.,]\d+)?$/
 
+/** thousands and millions as lists on screens shorten them: '45.3K', '1.2M' */
+const shortened = /^(-?\d{1,3}(?:[.,]\d{1,2})?) ?([kKM])$/
+/** what is counted, said behind the figure, in the eight languages */
+const counted =
+  /(?<=\d) (?:sold|units?|pcs|pieces|items?|orders?|sales|reviews?|ratings?|views?|likes?|watchers?|verkauft|verkäufe|stück|stk|bewertungen|aufrufe|vendue?s?|ventes|pièces|avis|vues|vendid[oa]s?|ventas|unidades|uds?|opiniones|visitas|vendut[oi]|vendite|pezzi|pz|recensioni|verkocht|stuks|beoordelingen|sprzedan[eoy]ch?|sztuk|szt|opinii|vendas|unid|peças|avaliações)\.?$/iu
+
+/** stars of five */
+const ofFive =
+  /^([0-5](?:[.,]\d{1,2})?) ?(?:\/|out of|von|sur|de|su|van|z) ?5(?: stars?)?$|^([0-5](?:[.,]\d{1,2})?) stars?$/iu
+const hasWord = /[\p{L}/]/u
+
+/** Without the words that say what is counted, or in what. */
+const withoutWords = (text: string) =>
+  hasWord.test(text) ? text.replace(counted, '').replace(ofFive, '$1$2').replace(shortened, '$1') : text
+
 /** no number that a person writes is longer */
 const longest = 60
 
@@ -86,8 +101,8 @@ export function bareNumber(text: string): string | null {
     .trim()
   const negative = (bare.startsWith('(') && bare.endsWith(')')) || bare.endsWith('-')
   bare = bare.replace(/^\(|\)$|-$/g, '').trim()
-  bare = bare
-    .replace(/^([-+]?) ?(?:[A-Z]{0,2}\p{Sc}|[A-Z]{3}|zł|kr|Fr)\.? ?/u, '$1')
+  bare = withoutWords(bare)
+    .replace(/^([-+]?) ?(?:(?:[A-Z]{1,3} ?)?\p{Sc}|[A-Z]{3}|zł|kr|Fr)\.? ?/u, '$1')
     .replace(/ ?(?:[A-Z]{0,2}\p{Sc}|[A-Z]{3}|zł|Kč|kr|Fr|%)\.?$/u, '')
     .replace(/^\+/, '')
   if (!/^-?\d[\d.,' ]*$/.test(bare) && !/^-?[.,]\d+$/.test(bare)) return null
@@ -112,7 +127,15 @@ export function plainNumber(text: string, style: NumberStyle): string | null {
   const m = new RegExp(`^(-?)(\\d+${whole})?(?:${d}(\\d+))?$`).exec(bare)
   if (!m || (m[2] === undefined && m[3] === undefined)) return null
   const digits = (m[2] ?? '0').replace(/\D/g, '')
-  return `${m[1]}${digits}${m[3] === undefined ? '' : `.${m[3]}`}`
+  return lengthened(text, `${m[1]}${digits}${m[3] === undefined ? '' : `.${m[3]}`}`)
+}
+
+/** A plain number as many times as the letter behind its text says: '1.2' of '1.2K' is '1200'. */
+function lengthened(text: string, plain: string): string {
+  const letter = shortened.exec(text.trim())?.[2]
+  if (letter === undefined) return plain
+  const [whole = '', fraction = ''] = plain.split('.')
+  return whole + fraction.padEnd(letter === 'M' ? 6 : 3, '0')
 }
 
 /** E4 of a plain number's text, exact (no floating point on the way); digits past the fourth are rounded half away from zero. */
