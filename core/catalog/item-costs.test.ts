@@ -184,3 +184,61 @@ test('what the seller set for the item counts before all, and its own goods need
     costs({ rules: many, kind: 'printed' }).inputs.orderQuantity,
   ]).toEqual([30, 1])
 })
+
+describe('what a profit rests on', () => {
+  const known = { ...rules, schedules: [{ market: 'Marrowgate', currency: 'EUR', validFrom: '2026-01-01', lines: [] }] }
+  interface Some {
+    kind?: 'physical' | 'digital'
+    packFrom?: string | null
+    match?: Partial<OfferMatch>
+    of?: Partial<Offer>
+    packs?: Record<string, number>
+    own?: object
+    market?: string
+  }
+  const rests = ({
+    kind = 'physical',
+    packFrom = '2 pack',
+    match,
+    of,
+    packs = {},
+    own,
+    market = 'Marrowgate',
+  }: Some = {}) =>
+    assumptionsOf(
+      {
+        ...{ key: 'a', kind, packFrom },
+        offer: { by: 'title', offer: { ...offer, packFrom: '4 pcs', ...of }, ...match } as OfferMatch,
+      },
+      market,
+      { rules: known, corrections: { ...noCorrections, packs, ...(own ? { costs: { a: own } } : {}) } },
+    )
+
+  test('is nothing where fees, delivery and both packs are known', () => {
+    expect(rests()).toEqual([])
+  })
+  test('fees of a market that has none entered, unless the seller set them for the item', () => {
+    expect(rests({ market: 'Gavelhop' })).toEqual(['fees'])
+    expect(rests({ market: 'Gavelhop', own: { fees: [] } })).toEqual([])
+  })
+  test('delivery that the offer does not state, unless the seller set it', () => {
+    expect(rests({ of: { deliveryE4: null } })).toEqual(['delivery'])
+    expect(rests({ of: { deliveryE4: null }, own: { supplierDeliveryE4: 0 } })).toEqual([])
+  })
+  test('packs, where one of both is neither read nor set; a barcode or the seller says that they are one', () => {
+    expect(rests({ packFrom: null })).toEqual(['pack'])
+    expect(rests({ of: { packFrom: null } })).toEqual(['pack'])
+    expect(rests({ packFrom: null, packs: { a: 2 } })).toEqual([])
+    expect(rests({ of: { packFrom: null }, packs: { 'offer:Sill Mill/1': 4 } })).toEqual([])
+    expect(rests({ packFrom: null, of: { packFrom: null }, packs: { a: 2 } })).toEqual(['pack'])
+    expect(rests({ packFrom: null, match: { by: 'barcode' } as Partial<OfferMatch> })).toEqual([])
+    expect(rests({ packFrom: null, match: { judged: 'same' } })).toEqual([])
+    expect(rests({ packFrom: null, match: { judged: 'other' as never } })).toEqual(['pack'])
+  })
+  test('nothing of an offer where the goods are a file, or the seller set what they cost', () => {
+    const bare = { packFrom: null, of: { deliveryE4: null } }
+    expect(rests(bare)).toEqual(['delivery', 'pack'])
+    expect(rests({ ...bare, kind: 'digital' })).toEqual([])
+    expect(rests({ ...bare, own: { tiers: [] } })).toEqual([])
+  })
+})
