@@ -1,4 +1,4 @@
-import { areSame, differenceOf, isSaidOtherwise, likenessOf, tells } from './difference'
+import { areSame, differenceOf, isSaidOtherwise, lacksHead, likenessOf, tells } from './difference'
 
 const one = () => 1
 const words = (text: string) => text.split(' ')
@@ -50,4 +50,18 @@ test('the same goods: one title says no more than the other, and they share half
 test('words that mean what others mean are known as such', () => {
   expect(['+lid', 'deckel', 'oak', 'lite', 'ersatz'].map(tells)).toEqual([true, true, true, true, true])
   expect(['robin', 'kettle', '!robin'].map(tells)).toEqual([false, false, false])
+})
+
+test('a head is named as it is, with another ending, within a compound, or by a word that means the same', () => {
+  expect(lacksHead(['cushion'], ['garden', 'bench'])).toBe(true)
+  expect(lacksHead(['cushion'], ['bench', 'cushion'])).toBe(false)
+  expect(lacksHead(['cushion', 'bench'], ['bench'])).toBe(false)
+  expect(lacksHead(['cover'], ['covering', 'bench'])).toBe(false)
+  expect(lacksHead(['halterung'], ['handyhalterung'])).toBe(false)
+  // four letters are found in too many words
+  expect(lacksHead(['seil'], ['springseil'])).toBe(true)
+  expect(lacksHead(['kette'], ['fahrradkette'])).toBe(false)
+  expect(lacksHead(['!lid'], ['lid'])).toBe(false)
+  expect(lacksHead([], ['bench'])).toBe(false)
+  expect(lacksHead(['cushion'], [])).toBe(true)
 })

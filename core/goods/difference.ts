@@ -98,6 +98,19 @@ function meansSame(a: string, b: string): boolean {
   return x !== null && y !== null && x.sort === y.sort && x.kind === y.kind
 }
 
+/** words of so many letters are found in compounds: 'Halterung' in 'Handyhalterung' */
+const leastInCompound = 5
+
+/** Whether a title names none of what another says to be for something: a 'cushion for a bench' is no bench. */
+export function lacksHead(heads: readonly string[], words: readonly string[]): boolean {
+  const names = (head: string, word: string) =>
+    head === word ||
+    isOneRoot(head, word) ||
+    meansSame(head, word) ||
+    (head.length >= leastInCompound && word.includes(head))
+  return heads.length > 0 && !heads.some((head) => words.some((word) => names(bare(head), bare(word))))
+}
+
 /** A name with figures in it: 'k7', 'ipx7', '1080p'. */
 const isModel = (word: string) => hasDigit.test(word) && /\p{L}/u.test(word)
 

@@ -1,4 +1,4 @@
-import { differenceOf, isOneRoot, isSaidOtherwise, saysNoOther, tells, type Difference } from './difference'
+import { differenceOf, isOneRoot, isSaidOtherwise, lacksHead, saysNoOther, tells, type Difference } from './difference'
 import type { TitleForms } from './title-forms'
 import { wordWeights } from './title-forms'
 import type { WordLesson } from './word-lessons'
@@ -54,9 +54,17 @@ export class FormDifference {
       if (y <= x) j++
       if (alone[0].length > mostOtherwise && alone[1].length > mostOtherwise) return false
     }
-    if (this.#areTaughtApart(...alone)) return false
+    if (this.#areTaughtApart(...alone) || this.#isForOther(a, b) || this.#isForOther(b, a)) return false
     return saysNoOther(this.#weightOfAll(alone[0]), this.#weightOfAll(alone[1])) || this.#isOtherwise(...alone)
   }
+
+  /** Whether one says what it is for, and the other names nothing of what it is. */
+  #isForOther(a: number, b: number): boolean {
+    const heads = this.#forms.heads.get(a)
+    return heads !== undefined && lacksHead(this.#textOf(heads), this.#wordsOf(b))
+  }
+
+  #textOf = (ids: Iterable<number>) => Array.from(ids, (id) => this.#forms.words[id] as string)
 
   #learn({ says, these, those }: WordLesson): void {
     if (those.length === 0) for (const id of these) this.#setsApart[id] = 1
@@ -94,14 +102,13 @@ export class FormDifference {
     const known = this.#otherwise.get(key)
     if (known !== undefined) return known
     if (this.#otherwise.size > mostRemembered) this.#otherwise.clear()
-    const text = (ids: number[]) => ids.map((id) => words[id] as string)
-    const is = isSaidOtherwise(text(a), text(b))
+    const is = isSaidOtherwise(this.#textOf(a), this.#textOf(b))
     this.#otherwise.set(key, is)
     return is
   }
 
   #wordsOf(form: number): string[] {
-    const { starts, wordIds, words } = this.#forms
-    return Array.from(wordIds.subarray(starts[form], starts[form + 1]), (id) => words[id] as string)
+    const { starts, wordIds } = this.#forms
+    return this.#textOf(wordIds.subarray(starts[form], starts[form + 1]))
   }
 }

@@ -1,4 +1,8 @@
+import { joinListings } from './join-listings'
 import { judgedPairs, precisionAndRecall } from './judged-goods'
+import { titleForms } from './title-forms'
+import { TitleIndex } from './title-index'
+import { titleSignature } from './title-signature'
 import { toldFigures } from '../../standins/told-figures'
 
 // labelled by common sense before the likeness was written anew; every second good was kept aside until the last measurement
@@ -25,3 +29,38 @@ test.each([
     expect(percent(offered.recall)).toBe(told('an offer that is the same, and called so'))
   },
 )
+
+test.each([0, 1] as const)('titles of further trades, half %d: what is put together is the same', async (half) => {
+  const pairs = await judgedPairs(half, 'later')
+  const joined = precisionAndRecall(pairs, (p) => p.isJoined)
+  const told = (row: string) => toldFigures('Titles of further trades', row)[half]
+  const percent = (share: number) => `${(100 * share).toFixed(1)} %`
+  expect(joined.precision).toBeGreaterThanOrEqual(0.9)
+  expect(joined.recall).toBeGreaterThanOrEqual(0.65)
+  expect(percent(joined.precision)).toBe(told('put together, and the same'))
+  expect(percent(joined.recall)).toBe(told('the same, and put together'))
+})
+
+test('what is said to be for something is not that: both ways of saying what it is are one', async () => {
+  const others = Array.from({ length: 60 }, (_, i) => `Another thing number${i} of sort${i % 7}`)
+  const areTogether = async (a: string, b: string) => {
+    const titles = [a, b, ...others]
+    const none = new Int32Array(titles.length).fill(-1)
+    const groupOf = await joinListings({ forms: titleForms(titles), gtins: none, brands: none })
+    const [x, y] = [titleSignature(a), titleSignature(b)]
+    const offer = new TitleIndex([y], new TitleIndex(titles.map(titleSignature))).find(x)[0]?.likeness.verdict
+    return [groupOf[0] === groupOf[1], offer === 'same']
+  }
+  const apart = [
+    ['Wooden garden bench rustic', 'Cushion for wooden garden bench rustic'],
+    ['Kissen für Isomatte selbstaufblasend grün', 'Isomatte selbstaufblasend grün'],
+    ['Tente dôme verte 3 places', 'Sardines pour tente dôme verte 3 places'],
+    ['Esterilla de yoga azul', 'Bolsa para esterilla de yoga azul'],
+  ] as const
+  for (const [a, b] of apart) expect([a, await areTogether(a, b)]).toEqual([a, [false, false]])
+  const one = [
+    ['Pour over coffee kettle gooseneck', 'Gooseneck kettle for pour over coffee'],
+    ['Dog bowl ceramic', 'Ceramic bowl for dogs'],
+  ] as const
+  for (const [a, b] of one) expect([a, await areTogether(a, b)]).toEqual([a, [true, true]])
+})

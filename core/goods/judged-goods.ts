@@ -19,11 +19,14 @@ interface Good {
   near: string[]
 }
 
-const file = new URL('./fixtures/goods-pairs.txt', import.meta.url)
+const files = {
+  first: new URL('./fixtures/goods-pairs.txt', import.meta.url),
+  later: new URL('./fixtures/goods-pairs-later.txt', import.meta.url),
+}
 
 /** @param half 0 those the likeness was written by, 1 those kept aside */
-export function judgedGoods(half: 0 | 1): Good[] {
-  const blocks = readFileSync(file, 'utf8').split(/\n{2,}/)
+export function judgedGoods(half: 0 | 1, set: keyof typeof files = 'first'): Good[] {
+  const blocks = readFileSync(files[set], 'utf8').split(/\n{2,}/)
   const titles = (block: string, mark: string) =>
     block.split('\n').flatMap((line) => (line.startsWith(mark) ? [line.slice(1).trim()] : []))
   return blocks
@@ -33,8 +36,8 @@ export function judgedGoods(half: 0 | 1): Good[] {
 }
 
 /** All pairs of one half: as many near misses as true ones. */
-export async function judgedPairs(half: 0 | 1): Promise<JudgedPair[]> {
-  const goods = judgedGoods(half)
+export async function judgedPairs(half: 0 | 1, set: keyof typeof files = 'first'): Promise<JudgedPair[]> {
+  const goods = judgedGoods(half, set)
   const titles = goods.flatMap(({ same, near }) => [...same, ...near])
   const none = new Int32Array(titles.length).fill(-1)
   const groupOf = await joinListings({ forms: titleForms(titles), gtins: none, brands: none })

@@ -90,7 +90,7 @@ export const pairwise = [
 
 /** One thing that is made of as many pieces as its title says. */
 export const madeOfPieces =
-  'jigsaw|puzzles?|puzzels?|puzles?|rompecabezas|quebra-cabeças?|casse-têtes?|układanka|bettwäsche|bettgarnitur|werkzeugk(?:offer|asten)|tool ?(?:kit|box)|bricks?|baustein\\p{L}*|klemmbaustein\\p{L}*|construction set'
+  'jigsaw|puzzles?|puzzels?|puzles?|rompecabezas|quebra-cabeças?|casse-têtes?|układanka|bettwäsche|bettgarnitur|werkzeugk(?:offer|asten)|tool ?(?:kit|box)|building (?:blocks?|tiles?)|magnetic (?:building )?tiles|stacking (?:tower|blocks)|marble run|skittles|ninepins|kegelspiel|quilles|birilli|bolos|kręgle|kegelspel|baustein\\p{L}*|klemmbaustein\\p{L}*|construction set'
 
 /** Things that are told by how many times they make larger: '10x loupe'. */
 export const magnifying =

@@ -1,4 +1,4 @@
-import { withoutSizes } from './sizes'
+import { lengthsApart, withoutSizes } from './sizes'
 
 const sizes = (text: string) => withoutSizes(text).sizes
 
@@ -69,4 +69,12 @@ test('figures without a unit stay figures; letters with figures are names', () =
   expect(withoutSizes('zone 7, 12pockets')).toEqual({ rest: 'zone  ,   pockets', sizes: ['7#', '12#'] })
   expect(withoutSizes('a4 3d h7')).toEqual({ rest: 'a4 3d h7', sizes: [] })
   expect(withoutSizes('no figures')).toEqual({ rest: 'no figures', sizes: [] })
+})
+
+test('sides by themselves: however they are told, and each once', () => {
+  expect(lengthsApart(['1830x610x6mm'])).toEqual(['1830mm', '610mm', '6mm'])
+  expect(lengthsApart(['1830x610mm', '6mm', '500g'])).toEqual(['1830mm', '610mm', '6mm', '500g'])
+  expect(lengthsApart(['300x300mm', '300mm'])).toEqual(['300mm'])
+  // without a unit nothing says that they are lengths
+  expect(lengthsApart(['26x1.95', '7#'])).toEqual(['26x1.95', '7#'])
 })

@@ -104,3 +104,21 @@ function inBase(value: number, unit: (typeof units)[string] | null): number {
   const exact = value * unit.factor
   return unit.isImperial ? Number(exact.toPrecision(2)) : Math.round(exact * 100) / 100
 }
+
+/**
+ * Sides by themselves, as one title says '183 x 61 cm, 6 mm thick' and another '183 x 61 x 0.6 cm'.
+ *
+ * @param sizes as `withoutSizes` has them
+ */
+export const lengthsApart = (sizes: readonly string[]): string[] => [
+  ...new Set(
+    sizes.flatMap((size) =>
+      size.includes('x') && size.endsWith('mm')
+        ? size
+            .slice(0, -2)
+            .split('x')
+            .map((side) => `${side}mm`)
+        : [size],
+    ),
+  ),
+]

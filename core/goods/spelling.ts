@@ -99,8 +99,12 @@ function colourOfStem(root: string): string | null {
   return colour !== undefined && colourWords.has(colour) ? colour : null
 }
 
-/** Plurals and the endings of verbs go; what makes another word of it ('grinder') stays. */
+/** German adjectives, told by what makes adjectives of words: 'faltbarer', 'magnetische', 'selbstaufblasendes' */
+const germanAdjective = /^(\p{L}{2,}(?:bar|ig|isch|lich|end|haft|sam|los|iert|fest|dicht))e[rsnm]?$/u
+
+/** Plurals, the endings of verbs and those of German adjectives go; what makes another word of it ('grinder') stays. */
 function stem(word: string): string {
+  if (word.length > 6) word = word.replace(germanAdjective, '$1')
   if (word.length > 4 && word.endsWith('ies')) return `${word.slice(0, -3)}y`
   if (word.length > 4 && /(?:ch|sh|x|ss)es$/.test(word)) return word.slice(0, -2)
   if (word.length > 3 && word.endsWith('s') && !/(?:ss|us|is)$/.test(word)) return word.slice(0, -1)

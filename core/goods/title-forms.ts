@@ -14,6 +14,8 @@ export interface TitleForms {
   /** word → how many forms have it */
   counts: Int32Array
   figures: string[]
+  /** form → the words before 'for', where its title says what it is for */
+  heads: ReadonlyMap<number, readonly number[]>
 }
 
 /** fewer words than this say too little to be compared: only equal titles are of one form */
@@ -31,6 +33,7 @@ export class FormNumbering {
   readonly #counts: GrowingInts
   readonly #words: Dictionary
   readonly #figures: Dictionary
+  readonly #heads: Map<number, readonly number[]>
   readonly #tokens = new Map<string, string | null>()
   #slots: Int32Array
 
@@ -42,6 +45,7 @@ export class FormNumbering {
     this.#counts = new GrowingInts(from?.counts)
     this.#words = new Dictionary(from?.words)
     this.#figures = new Dictionary(from?.figures)
+    this.#heads = new Map(from?.heads)
     this.#slots = new Int32Array(0)
     this.#makeSlots()
   }
@@ -63,6 +67,7 @@ export class FormNumbering {
       words: this.#words.words,
       counts: this.#counts.finish(),
       figures: this.#figures.words,
+      heads: this.#heads,
     }
   }
 
@@ -70,7 +75,10 @@ export class FormNumbering {
   form(title: string): number {
     const said = titleParts(title, (token) => this.#read(token))
     if (said.words.length < leastWords) return this.#formOfWhole(title)
-    return this.#numbered(this.#figures.code(figuresKey(said)), ascending(said.words.map((w) => this.#words.code(w))))
+    const codesOf = (words: readonly string[]) => words.map((w) => this.#words.code(w))
+    const form = this.#numbered(this.#figures.code(figuresKey(said)), ascending(codesOf(said.words)))
+    if (said.heads && !this.#heads.has(form)) this.#heads.set(form, codesOf(said.heads))
+    return form
   }
 
   /** A title of few words says the same as one that is equal to it, and is like no other. */

@@ -1,4 +1,5 @@
-import { areSame, differenceOf, likenessOf, type Difference } from './difference'
+import { areSame, differenceOf, lacksHead, likenessOf, type Difference } from './difference'
+import { lengthsApart } from './sizes'
 import type { TitleSignature } from './title-signature'
 
 export interface Alike {
@@ -81,7 +82,7 @@ export class TitleIndex {
       other,
     )
     const clashes = clashesOf(wanted, other)
-    const isSame = areSame(difference) && sameMarks(wanted, other)
+    const isSame = areSame(difference) && sameMarks(wanted, other) && !isForOther(wanted, other)
     const verdict = clashes.length > 0 ? 'variant' : isSame ? 'same' : 'similar'
     return { words: likenessOf(difference), clashes, packs: [wanted.pack, other.pack], verdict }
   }
@@ -135,11 +136,17 @@ function withColours(difference: Difference, a: TitleSignature, b: TitleSignatur
 /** more than words that say nothing, so that both sides say something then */
 const colourWeighs = 1.2
 
+const isForOther = (a: TitleSignature, b: TitleSignature) =>
+  lacksHead(a.heads ?? [], b.words) || lacksHead(b.heads ?? [], a.words)
+
 function clashesOf(a: TitleSignature, b: TitleSignature): string[] {
-  const sizes = a.sizes.length > 0 && b.sizes.length > 0 ? clash(a.sizes, b.sizes, unitOf) : []
+  const sizes = a.sizes.length > 0 && b.sizes.length > 0 && !areSizesSame(a, b) ? clash(a.sizes, b.sizes, unitOf) : []
   const colours = a.colours.length > 0 && b.colours.length > 0 ? clash(a.colours, b.colours, () => 'colour') : []
   return [...sizes, ...colours]
 }
+
+const areSizesSame = (a: TitleSignature, b: TitleSignature) =>
+  lengthsApart(a.sizes).sort().join() === lengthsApart(b.sizes).sort().join()
 
 function unitOf(size: string): string {
   return size.replace(/[\d.x]+/, '')

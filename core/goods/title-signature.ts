@@ -1,5 +1,5 @@
 import { findPackCount } from './pack-count'
-import { withoutSizes } from './sizes'
+import { lengthsApart, withoutSizes } from './sizes'
 import { asShade, isColour, spelled } from './spelling'
 import { forWords, letterSizes, markOf, withoutWords, withWords } from './telling-words'
 
@@ -13,18 +13,20 @@ export interface TitleSignature {
   /** 'lid' where one is part of it, or what it is; '-lid' without one; 'instead', 'pro', 'rear', 'size l' */
   marks: string[]
   pack: number
+  /** of what is said to be for something, the words before 'for': what it is; left out elsewhere */
+  heads?: string[]
 }
 
 const noise = new Set(
-  'a an and the of for with in on to by from your our new brand genuine quality premium best great top free delivery shipping postage fast gift ideal perfect uk eu ireland irish sale offer hot rare lovely beautiful unique item product pack set pcs pieces piece lot x pk ct pair dozen twin count un und mit de la le der die das den dem ein eine fur von zum zur aus im les une des du en et ou pour avec par el los las para con y o il lo gli i di del della da het een voor met van os um uma e com do na ze z dla or incl inkl included inclusive suitable color colour farbe style type model modell degree size'.split(
+  'a an and the of for with in on to by from your our new brand genuine quality premium best great top free delivery shipping postage fast gift ideal perfect uk eu ireland irish sale offer hot rare lovely beautiful unique item product pack set pcs pieces piece lot x pk ct pair dozen twin count un und mit de la le der die das den dem ein eine fur von zum zur aus ab im les une des du en et ou pour avec par el los las para con y o il lo gli i di del della da het een voor met van os um uma e com do na ze z dla or incl inkl included inclusive suitable color colour farbe style type model modell degree size'.split(
     ' ',
   ),
 )
 
 /** Takes a title apart. Case, accents, order and shouting do not count. */
 export function titleSignature(title: string): TitleSignature {
-  const { words, sizes, colours, marks, pack } = titleParts(title)
-  return { words: words.sort(), sizes: sizes.sort(), colours: colours.sort(), marks: marks.sort(), pack }
+  const { words, sizes, colours, marks, ...rest } = titleParts(title)
+  return { words: words.sort(), sizes: sizes.sort(), colours: colours.sort(), marks: marks.sort(), ...rest }
 }
 
 /**
@@ -38,7 +40,8 @@ export function titleParts(title: string, read: (token: string) => string | null
   const { rest, sizes } = withoutSizes(pack ? folded.replace(pack.from.toLowerCase(), ' ') : folded)
   const said = new SaidWords(read)
   for (const token of tokensOf(rest)) said.add(token)
-  return { words: said.words, sizes, colours: said.colours, marks: said.marks, pack: pack?.count ?? 1 }
+  const parts = { words: said.words, sizes, colours: said.colours, marks: said.marks, pack: pack?.count ?? 1 }
+  return said.heads.length > 0 ? { ...parts, heads: [...said.heads] } : parts
 }
 
 /** Words of a title in their order: what stands behind a comma or 'with' comes with the good, and is not what it is. */
@@ -46,6 +49,8 @@ class SaidWords {
   readonly words: string[] = []
   readonly colours: string[] = []
   readonly marks: string[] = []
+  /** what stood before the first 'for' */
+  heads: readonly string[] = []
   readonly #read: (token: string) => string | null
   #role: '' | '+' | '-' = ''
   #shade: string | null = null
@@ -68,6 +73,7 @@ class SaidWords {
     this.words.forEach((word, at) => {
       if (markOf(word)?.isAttached) this.words[at] = `!${word}`
     })
+    if (this.heads.length === 0) this.heads = [...this.words]
     this.#role = '+'
   }
 
@@ -147,7 +153,7 @@ export function signatureKey(s: TitleSignature): string {
 /** One text for all that must agree; '' where nothing is said. */
 export function figuresKey({ sizes, colours, marks, pack }: TitleSignature): string {
   if (sizes.length + colours.length + marks.length === 0 && pack === 1) return ''
-  return [sizes, colours, pack, marks]
+  return [lengthsApart(sizes), colours, pack, marks]
     .map((part) => (typeof part === 'number' ? part : part.sort().join()))
     .join('\u0001')
 }
