@@ -17,7 +17,10 @@ interface Known {
 async function catalogOf(world: World): Promise<Known> {
   const captures = await demoCaptures(world)
   const maker = new ItemMaker(await buildCatalog(captures), { ...plainRules('EUR'), rates: demoRates }, noCorrections)
-  return { items: Array.from({ length: maker.count }, (_, i) => maker.at(i)) }
+  // hits are listed beside the world, which does not know what they truly are
+  const known = new Set(world.listings.map((l) => `${l.store.market.name}/${l.id}`))
+  const items = Array.from({ length: maker.count }, (_, i) => maker.at(i))
+  return { items: items.filter((i) => known.has(i.key)) }
 }
 
 /** Of every two listings put together, how many are the same goods; of every two of the same goods, how many were put together. */

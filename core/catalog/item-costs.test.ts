@@ -231,7 +231,7 @@ describe('what a profit rests on', () => {
     expect(rests({ packFrom: null, packs: { a: 2 } })).toEqual([])
     expect(rests({ of: { packFrom: null }, packs: { 'offer:Sill Mill/1': 4 } })).toEqual([])
     expect(rests({ packFrom: null, of: { packFrom: null }, packs: { a: 2 } })).toEqual(['pack'])
-    expect(rests({ packFrom: null, match: { by: 'barcode' } as Partial<OfferMatch> })).toEqual([])
+    expect(rests({ packFrom: null, match: { by: 'barcode' } })).toEqual([])
     expect(rests({ packFrom: null, match: { judged: 'same' } })).toEqual([])
     expect(rests({ packFrom: null, match: { judged: 'other' as never } })).toEqual(['pack'])
   })
