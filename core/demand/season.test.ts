@@ -153,6 +153,9 @@ test('noise has no season at any length, nor have even or empty months', () => {
   }
   expect(noiseStrength(30)).toBeCloseTo((noiseStrength(28) + noiseStrength(32)) / 2, 10)
   expect([noiseStrength(20), noiseStrength(90)]).toEqual([noiseStrength(25), noiseStrength(84)])
+  // the longer a record is, the less noise reaches
+  const reached = Array.from({ length: 60 }, (_, i) => noiseStrength(25 + i))
+  expect(reached.filter((s, i) => i > 0 && s >= (reached[i - 1] as number))).toEqual([])
   expect(strengths(stl(new Float64Array(30).fill(4), 12))).toEqual({ season: 0, trend: 0 })
   for (const level of [0, 7])
     expect(seasonOf({ start: 18_000, stepDays: 1, values: new Float64Array(1000).fill(level) })).toBeNull()

@@ -8,7 +8,7 @@ import { limits, type FileSource, type OpenedFile } from './opened-file'
 const many = 12_000
 const rows = Array.from({ length: many }, (_, i) => ({
   id: `A${i}`,
-  title: `Bird bath no ${i} of stone, glazed, with a bell and a long name`,
+  title: `Bird bath no ${i} of stone and glazed with a bell and a long näme 鳥`,
   price: 3 + (i % 50) / 4,
   units: i % 40,
 }))
@@ -16,6 +16,8 @@ const names = ['id', 'title', 'price', 'units'] as const
 const table = (mark: string) => [names, ...rows.map((r) => names.map((n) => r[n]))].map((r) => r.join(mark)).join('\n')
 const utf16 = (text: string) =>
   Uint8Array.from([0xff, 0xfe, ...new Uint8Array(Uint16Array.from(text, (c) => c.charCodeAt(0)).buffer)])
+
+const windows = (text: string) => Uint8Array.from(text.replaceAll('鳥', 'ß'), (c) => c.charCodeAt(0))
 
 async function book() {
   const lines = [names.map((value) => ({ value })), ...rows.map((r) => names.map((n) => ({ value: r[n] })))]
@@ -29,8 +31,8 @@ const parquet = () =>
     }),
   )
 
-/** A file whose stream comes in pieces, as a browser's does. */
-function inPieces(content: Uint8Array<ArrayBuffer> | string, piece = 65_536): FileSource {
+/** A file whose stream comes in pieces, as a browser's does; they end within letters too. */
+function inPieces(content: Uint8Array<ArrayBuffer> | string, piece = 65_537): FileSource {
   const file = new File([content], 'x')
   let at = 0
   const stream = () =>
@@ -54,6 +56,7 @@ function inPieces(content: Uint8Array<ArrayBuffer> | string, piece = 65_536): Fi
 /** form → its bytes, and how many rows stand above the first record */
 const forms: [string, () => Promise<Uint8Array | string> | Uint8Array | string, number][] = [
   ['csv', () => table(';'), 1],
+  ['csv that is not UTF-8', () => windows(table(';')), 1],
   ['tsv', () => table('\t'), 1],
   ['csv in UTF-16', () => utf16(table(',')), 1],
   ['json', () => JSON.stringify({ items: rows }), 0],
@@ -70,13 +73,20 @@ describe.each(forms)('%s', (_, make, above) => {
 
   test('every row comes once, in order, under its number, with the share that is read', async () => {
     const [ids, numbers, shares] = [[] as unknown[], [] as number[], [] as number[]]
+    const titles: unknown[] = []
     for await (const { batch, done } of file.rows()) {
       ids.push(...batch.map((r) => r.cells[0]))
+      titles.push(...batch.map((r) => r.cells[1]))
       numbers.push(...batch.map((r) => r.row))
       shares.push(done)
     }
     expect(ids.length).toBe(many)
     expect(ids.filter((id, i) => id !== `A${i}`)).toEqual([])
+    expect(
+      titles.filter(
+        (title, i) => title !== rows[i]?.title.replace('鳥', file.encoding === 'windows-1252' ? 'ß' : '鳥'),
+      ),
+    ).toEqual([])
     expect(numbers.filter((n, i) => n !== i + 1 + above)).toEqual([])
     expect(shares.length).toBeGreaterThan(1)
     expect(shares.filter((s, i) => s <= 0 || s > 1 || s < (shares[i - 1] ?? 0))).toEqual([])
@@ -168,4 +178,19 @@ test('a wide sheet of weeks speaks to the end of its last week, one of days to i
   expect(await up(['2026-05-04', '2026-05-11', '2026-05-18'])).toBe(day('2026-05-24'))
   expect(await up(['2026-05-04', '2026-05-11', '2026-05-19'])).toBe(day('2026-05-19'))
   expect(await up(['2026-02-01', '2026-03-01', '2026-04-01'])).toBe(day('2026-04-30'))
+})
+
+test('a name that none of the first rows has is told of once, and no more than a hundred such', async () => {
+  const records = Array.from({ length: 2300 }, (_, i) => ({
+    ...{ id: i, title: 'Bell', price: 2 },
+    ...(i < 2100 ? {} : { [`late${i % 150}`]: 1, again: 2 }),
+  }))
+  const file = await openFile(new File([JSON.stringify(records)], 'x.json'))
+  const { mapping } = proposeMapping(file, 0)
+  const { doubts, taken } = await importRows(file, { ...mapping, market: 'M', currency: 'EUR' })
+  expect([taken, doubts.length]).toEqual([2300, 100])
+  expect(doubts.filter((d) => d.field === 'again')).toEqual([
+    { row: 2101, field: 'again', reason: 'a name that none of the first rows has: it is not read' },
+  ])
+  expect(new Set(doubts.map((d) => d.field)).size).toBe(100)
 })
