@@ -63,14 +63,14 @@ export function guessDateOrder(texts: Iterable<string>): DateOrderGuess {
 
 /**
  * The day a text names, as days since 1970, or null. Of a time with an offset the day that is written counts, not the day in
- * universal time. Month names are read in eight languages.
+ * universal time. Month names are read in eight languages; a month by itself is its first day.
  *
  * @example parseDay('31.02.2026', 'dmy') // null: there is no such day
  */
 export function parseDay(text: string, order: DateOrder): number | null {
   if (text.length > longest || text.length < 4 || isPlain.test(text) || !/\d/.test(text)) return null
   const t = text.trim()
-  return dayOf(t, order) ?? dayOf(withoutWeekday(t), order)
+  return dayOf(t, order) ?? dayOf(withoutWeekday(t), order) ?? monthStart(t)
 }
 
 function dayOf(t: string, order: DateOrder): number | null {
@@ -90,6 +90,17 @@ function dayOf(t: string, order: DateOrder): number | null {
   m = /^(\p{L}{3,})\.? (\d{1,2})(?:st|nd|rd|th)?,? (\d{4})\b/u.exec(t)
   if (m) return dayNumber(year(m[3]), monthOf(m[1]), Number(m[2]))
   return null
+}
+
+/** The first day of a month that is said by itself ('May 2026', '2026-05', '05/2026'); null for anything else. */
+export function monthStart(text: string): number | null {
+  const t = text.trim()
+  let m = /^(20\d{2})-(\d{2})$/.exec(t)
+  if (m) return dayNumber(Number(m[1]), Number(m[2]), 1)
+  m = /^(\d{1,2})\/(20\d{2})$/.exec(t)
+  if (m) return dayNumber(Number(m[2]), Number(m[1]), 1)
+  m = /^(\p{L}{3,})\.?(?: de)?[ -](20\d{2})$/u.exec(t)
+  return m && dayNumber(Number(m[2]), months.get(fold(m[1] ?? '')) ?? 0, 1)
 }
 
 /** Monday of an ISO 8601 week; null where the year has no such week. */

@@ -68,10 +68,27 @@ test.each([
   ["3 May '26", '2026-05-03'],
   ['Mar 3, 2026', '2026-03-03'],
   ['So 03.05.2026', '2026-05-03'],
+  ['May 2026', '2026-05-01'],
+  ['Mai 2026', '2026-05-01'],
+  ['mayo de 2026', '2026-05-01'],
+  ['Sept-2026', '2026-09-01'],
+  ['2026-05', '2026-05-01'],
+  ['05/2026', '2026-05-01'],
 ])('%s is %s', (text, day) => expect(isoDay(parseDay(text, 'dmy')!)).toBe(day))
-test.each(['Sun 2026', 'Box 3 May', 'Sunday', 'Size 3.5.26 m', "'26"])('%s is no day', (text) =>
-  expect(parseDay(text, 'dmy')).toBeNull(),
-)
+test.each([
+  'Sun 2026',
+  'Marble 2026',
+  'Decor 2026',
+  '1024-12',
+  '2026-13',
+  '13/2026',
+  'May',
+  'May 1026',
+  'Box 3 May',
+  'Sunday',
+  'Size 3.5.26 m',
+  "'26",
+])('%s is no day', (text) => expect(parseDay(text, 'dmy')).toBeNull())
 
 test.each(['5M cable', 'A 12 sold', 'sold 12', '3 in 1', 'M', '2KK'])('%s stays words', (text) =>
   expect(bareNumber(text)).toBeNull(),
@@ -93,4 +110,26 @@ test('a list as a screen shows it is read whole: views in thousands, units with 
   expect([doubts, rejected]).toEqual([[], []])
   expect([...numbers(table, 'views')].slice(0, 3)).toEqual([1000, 2100, 3200])
   expect([...numbers(table, 'units')].slice(0, 3)).toEqual([2, 3, 4])
+})
+
+test('months across a sheet are no days: none is laid on the first of its month', async () => {
+  const text = [
+    'Listing ID,Title,Jan 2026,Feb 2026,Mar 2026,Apr 2026',
+    ...Array.from({ length: 9 }, (_, i) => `70${i}41,Nest box no ${i},${i + 3},${i * 2},${20 - i},${i + 8}`),
+  ].join('\n')
+  const { mapping, questions } = proposeMapping(await openFile(new File([text], 'months.csv')), Date.UTC(2026, 6, 1))
+  expect(mapping.columns.filter((c) => c.as === 'day')).toEqual([])
+  expect(questions.map((q) => q.id)).toContain('kind')
+})
+
+test('searches of a month are of that month', async () => {
+  const text = [
+    'Search term,Month,Searches',
+    ...Array.from({ length: 9 }, (_, i) => `nest box ${i},${i % 2 ? 'May' : 'April'} 2026,${300 + i}`),
+  ].join('\n')
+  const file = await openFile(new File([text], 'terms.csv'))
+  const { mapping } = proposeMapping(file, Date.UTC(2026, 6, 1))
+  const { table, doubts } = await importRows(file, { ...mapping, market: 'Marrowgate' })
+  expect([mapping.kind, doubts]).toEqual(['terms', []])
+  expect([...numbers(table, 'day')].slice(0, 2).map(isoDay)).toEqual(['2026-04-01', '2026-05-01'])
 })

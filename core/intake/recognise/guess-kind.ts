@@ -1,4 +1,4 @@
-import { parseDay, tierStart, type DateOrder, type NumberStyle } from '../../notation'
+import { monthStart, parseDay, tierStart, type DateOrder, type NumberStyle } from '../../notation'
 import type { Field, RecordKind } from '../../records'
 import { learnedUse, type Learned } from './learned'
 import { bestAssignment } from './best-assignment'
@@ -208,7 +208,8 @@ function specialColumns(kind: RecordKind, columns: readonly SeenColumn[], styles
   const uses = new Map<number, ColumnUse>()
   columns.forEach(({ text, profile }, at) => {
     const from = kind.name === 'offers' ? tierStart(text) : null
-    const day = kind.name === 'sales' ? parseDay(text, styles.order) : null
+    // what a whole month sold is no figure of a day
+    const day = kind.name === 'sales' && monthStart(text) === null ? parseDay(text, styles.order) : null
     if (from !== null && profile.numeric > 0.8) uses.set(at, { as: 'tier', from })
     else if (day !== null && (profile.filled === 0 || profile.numeric > 0.8)) uses.set(at, { as: 'day', day })
   })
