@@ -56,6 +56,9 @@ test('what is said to be for something is not that: both ways of saying what it 
     ['Kissen für Isomatte selbstaufblasend grün', 'Isomatte selbstaufblasend grün'],
     ['Tente dôme verte 3 places', 'Sardines pour tente dôme verte 3 places'],
     ['Esterilla de yoga azul', 'Bolsa para esterilla de yoga azul'],
+    // a word that names what belongs to a thing tells it apart without 'for' too
+    ['Wooden garden bench rustic', 'Wooden garden bench cushion rustic'],
+    ['Akku-Stichsäge 18 V blau', 'Akku-Stichsäge 18 V blau ohne Akku'],
   ] as const
   for (const [a, b] of apart) expect([a, await areTogether(a, b)]).toEqual([a, [false, false]])
   const one = [

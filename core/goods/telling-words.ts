@@ -36,6 +36,9 @@ const attached: Record<string, string> = {
   torch: 'torch flashlight taschenlampe',
   wheels: 'wheel rollen roulettes ruedas ruote',
   clip: 'clip',
+  cushion: 'cushion kissen sitzkissen polster auflage coussin cojin cuscino kussen poduszka almofada',
+  pegs: 'peg hering sardine piqueta picchetto haring sledzie estaca',
+  rope: 'rope seil corde cuerda corda touw lina',
 }
 
 /** What is put in the place of a part, or fills it again. */
