@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test'
-import { loadDemo, look } from './steps'
+import { atRest, loadDemo, look } from './steps'
 
 /** A hit of the month as the demo's own file states it: what is shown has to agree with it. */
 interface Hit {
@@ -121,6 +121,9 @@ test('creators: who fits what I kept is found, put on the list, written to, and 
   await message.getByRole('button', { name: 'Save' }).click()
   expect((await saved).suggestedFilename()).toMatch(/^creator-.*\.txt$/)
   await page.getByRole('button', { name: 'Note it as written today' }).click()
+  // what closes gives the focus back where it was
+  await expect(message).toBeHidden()
+  await atRest(page)
   await list.getByRole('textbox', { name: `Note on ${name}` }).fill('asks for two')
   await page.keyboard.press('Enter')
   await page.reload()
