@@ -171,6 +171,6 @@ ${coursesSection()}
 ${packsSection()}
 ${worldsSection()}
 ${ratesSection()}
-${await storesSection(world)}
+${(await storesSection(world)).trimEnd()}
 ${recognition === undefined ? '' : `\n${begins}${recognition}${ends}\n`}`,
 )
