@@ -51,12 +51,12 @@ test('one judgement that says otherwise is enough to believe nothing', async () 
 
 test('offers that are judged to be none teach that their words set apart', async () => {
   const listings = numbered((t, i) => ({ market: 'Marrowgate', id: `A${i}`, title: `${t} hanging planter box rustic lined wall, 2${i} cm` }))
-  const offers = numbered((t, i) => ({ supplier: 'Sill Mill', id: `S${i}`, title: `${t} hanging planter box rustic lined wall corda, 2${i} cm`, tiers: '1:10000' }))
+  const offers = numbered((t, i) => ({ supplier: 'Sill Mill', id: `S${i}`, title: `${t} hanging planter box rustic lined wall franja, 2${i} cm`, tiers: '1:10000' }))
   const made = await buildCatalog([captureOf('listings', listings), captureOf('offers', offers)])
   const before = new ItemMaker(made, plainRules('EUR'), noCorrections)
   expect(verdict(before, 2)).toBe('same')
   const taught = new ItemMaker(made, plainRules('EUR'), said('no', 0, 1), before)
-  expect(tellOfferLessons(taught.offerLessons)).toMatchObject([{ says: 'apart', these: ['corda'], those: [] }])
+  expect(tellOfferLessons(taught.offerLessons)).toMatchObject([{ says: 'apart', these: ['franja'], those: [] }])
   expect(verdict(taught, 2)).not.toBe('same')
 }) // prettier-ignore
 
