@@ -19,7 +19,7 @@ export interface SolvedPrice {
 
 /**
  * Prices that are tried, in minor units, where the profit stays as it is within what rounding makes of it: rounding of usual rates comes again
- * within so many, so what holds for all of them holds beyond.
+ * within so many, so what holds for all of them holds beyond. Where rounding lets some of them serve and others not, those beyond are not told.
  */
 const enoughFlat = 120_000
 /** Highest price looked at, in minor units. */

@@ -19,9 +19,12 @@ export function guessKind(kind: RecordKind, columns: readonly SeenColumn[], styl
   const special = specialColumns(kind, columns, styles)
   const fields = kind.fields.filter((f) => !special.fields.includes(f.name))
   const said = columns.map((c) => learnedUse(styles.learned ?? null, kind.name, c.text, c.holds))
+  const named = columns.map((column) => bestNamed(kind, column))
   const gains = fields.map((field) =>
     columns.map((column, at) =>
-      special.uses.has(at) ? -Infinity : saidGain(said[at] ?? null, field, gainOf(kind, field, column)),
+      special.uses.has(at)
+        ? -Infinity
+        : saidGain(said[at] ?? null, field, gainOf(kind, field, column, named[at] as number)),
     ),
   )
   const taken = bestAssignment(gains)
@@ -111,14 +114,14 @@ function totalOf(gains: readonly (readonly number[])[]): number {
 }
 
 /** How much speaks for a column being a field: what its heading says, what its cells say, and how it sums with others. */
-function gainOf(kind: RecordKind, field: Field, column: SeenColumn): number {
+function gainOf(kind: RecordKind, field: Field, column: SeenColumn, best: number): number {
   const values = valueFit(column.profile, field)
   if (values === -Infinity) return -Infinity
   const named = column.fits.get(`${kind.name}.${field.name}`) ?? 0
   const { heading } = column
   const hints = windowHint(kind, field, heading.window) + unitHint(field, column) + sumHint(kind, field, column)
   if (hints === -Infinity) return -Infinity
-  if (named >= Math.max(0.33, 0.5 * bestNamed(kind, column))) return named * 6 + Math.min(values, 3) * 0.8 + hints
+  if (named >= Math.max(0.33, 0.5 * best)) return named * 6 + Math.min(values, 3) * 0.8 + hints
   const unheard = values * 0.7 + hints + (unnamed[field.name] ?? -0.6) + unheardHint(field, column)
   if (heading.useless) return unheard
   // A heading that says something else is believed, but for what cells cannot be but; one whose words nobody knows leaves it to them.
