@@ -11,7 +11,7 @@ import type { CellStyle } from './cell-style'
 const point = { number: { decimal: '.', group: ',' }, order: 'dmy' } as CellStyle
 const comma = { number: { decimal: ',', group: '.' }, order: 'dmy' } as CellStyle
 
-test.each([
+const counts: [string, CellStyle, number][] = [
   ['45.3K', point, 45_300],
   ['1.2M', point, 1_200_000],
   ['999k', point, 999_000],
@@ -27,24 +27,29 @@ test.each([
   ['9 stuks', comma, 9],
   ['15 szt.', comma, 15],
   ['4 avaliações', comma, 4],
-])('%s is a count', (text, style, count) => expect(readValue(text, 'count', style)).toEqual({ value: count }))
-
-test.each(['100+', '>100', '~50', '1234K', '1.234K', '12 sold today', 'K', '5 m', '3 days', '2 x 3K'])(
-  '%s is no count: it says less, or something else',
-  (text) => expect(readValue(text, 'count', point).value).toBeNull(),
-)
-
-test.each([
+]
+const ratings: [string, CellStyle, number][] = [
   ['4.5/5', point, 4.5],
   ['4.5 out of 5', point, 4.5],
   ['4,5 von 5', comma, 4.5],
   ['4,5 sur 5', comma, 4.5],
   ['5 stars', point, 5],
   ['4.75 out of 5 stars', point, 4.75],
-])('%s is a rating', (text, style, rating) => expect(readValue(text, 'rating', style)).toEqual({ value: rating }))
-test.each(['4.5/10', '6/5', '4.5 out of 50', '4/5/2026'])('%s is no rating', (text) =>
-  expect(readValue(text, 'rating', point).value).toBeNull(),
-)
+]
+const none = {
+  count: ['100+', '>100', '~50', '1234K', '1.234K', '12 sold today', 'K', '5 m', '3 days', '2 x 3K'],
+  rating: ['4.5/10', '6/5', '4.5 out of 50', '4/5/2026'],
+}
+
+describe.each([
+  ['count', counts],
+  ['rating', ratings],
+] as const)('a %s', (type, read) => {
+  test.each(read)('is %s', (text, style, value) => expect(readValue(text, type, style)).toEqual({ value }))
+  test.each(none[type])('is not %s: it says less, or something else', (text) =>
+    expect(readValue(text, type, point).value).toBeNull(),
+  )
+})
 
 test('a dollar may stand apart from whose it is', () => {
   expect([readValue('US $12.50', 'money', point), currencyInCell('US $12.50')]).toEqual([{ value: 125_000 }, 'USD'])
