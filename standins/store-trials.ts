@@ -58,6 +58,11 @@ export function byStores(world: World, draw: number): Record<string, Trials> {
   const byFeedback = (r: typeof rate) => (_: string, list: StandinListing[]) => fromFeedback(left(list), r)
   const together = (itemsOf: typeof byItems, r: typeof rate) => (name: string, list: StandinListing[]) =>
     combine([itemsOf(name), byFeedback(r)(name, list)].flatMap((e) => e ?? []))
+  const bothLearned = calibrationOf(judged(own, together(itemsNow, rate)))
+  const bothNow = (name: string, list: StandinListing[]) => {
+    const e = together(itemsNow, rate)(name, list)
+    return e && (itemsNow(name) ? calibrated(e, bothLearned) : e)
+  }
   return {
     'store, by feedback': {
       plain: judged(others, byFeedback(usualLeaveRate)),
@@ -66,7 +71,7 @@ export function byStores(world: World, draw: number): Record<string, Trials> {
     'store, by its items': { plain: judged(others, byItems), learned: judged(others, itemsNow) },
     'store, by both': {
       plain: judged(others, together(byItems, usualLeaveRate)),
-      learned: judged(others, together(itemsNow, rate)),
+      learned: judged(others, bothNow),
     },
   }
 }

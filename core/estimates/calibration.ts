@@ -1,5 +1,5 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import { fromLog, z80, type Estimate } from './estimate'
+import { reachOf } from './reach'
 
 /** An estimate of something of which the truth is known as well. */
 export interface JudgedEstimate {
@@ -31,8 +31,7 @@ const leastScale = 0.01
 /**
  * Learns from known pairs how far one kind of estimate lies off and how sure it may be of itself. Where errors are wider than the estimates
  * say, a common extra variance is found by which they fit (Paule & Mandel 1982, J. Res. NBS 87, 377; check: statsmodels' `combine_effects`,
- * method 'iterated'); where they are narrower, their own spread shrinks. How many such spreads hold four of five is the middle of two answers:
- * Student's, true of normal errors, and the rank among the pairs, true of any (conformal prediction: Lei et al. 2018, JASA 113, 1094) but rough.
+ * method 'iterated'); where they are narrower, their own spread shrinks.
  *
  * @returns null with fewer than eight pairs of which five or more were truly sold
  */
@@ -49,24 +48,16 @@ export function calibrationOf(pairs: readonly JudgedEstimate[]): Calibration | n
   // the middle is known from n pairs alone
   const known = Math.sqrt(1 + 1 / n)
   const now = { shift, scale: scale * known, extraSd: Math.sqrt(extra) * known }
-  const missed = telling.map((judged) => missedBy(judged, shift) / spreadOf(judged.estimate, now))
-  return { ...now, reach: (tQuantile(0.9, n - 1) + rankReach(missed)) / 2, of: n }
+  const guesses = telling.map(({ estimate, truth }) => ({
+    middle: Math.log(estimate.units) + shift,
+    spread: spreadOf(estimate, now),
+    truth,
+  }))
+  return { ...now, reach: reachOf(guesses, n - 1), of: n }
 }
 
 const spreadOf = (estimate: Estimate, { scale, extraSd }: Pick<Calibration, 'scale' | 'extraSd'>) =>
   Math.hypot(scale * estimate.logSd, extraSd)
-
-/** How far an interval must reach in logs to hold the truth, as it is told: in whole units. */
-function missedBy({ estimate, truth }: JudgedEstimate, shift: number): number {
-  const middle = Math.log(estimate.units) + shift
-  return Math.max(0, middle - Math.log(truth + 0.5), Math.log(truth - 0.5) - middle)
-}
-
-/** So far reach four of five, the one that is not known yet counted in: by rank, whatever errors are like. */
-function rankReach(missed: readonly number[]): number {
-  const rank = Math.ceil(0.8 * (missed.length + 1))
-  return [...missed].sort((a, b) => a - b)[Math.min(rank, missed.length) - 1] as number
-}
 
 /**
  * The variance between things measured that makes the weighted squares of their errors what chance alone makes them: n − 1; 0 where they are

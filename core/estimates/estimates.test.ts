@@ -141,7 +141,8 @@ test('a leave rate is never above all, nor is any so even that five in a hundred
   const alike = learnedRate(Array(40).fill({ left: 5e8, sold: 1e9 }), usual)
   expect(alike.logSd).toBeCloseTo(0.05 * Math.sqrt(1 + 1 / 41), 9)
   // five buyers tell of a rate, four do not; nobody who left something does, fewer than nobody do not
-  expect(learnedRate([{ left: 0, sold: 5 }], usual).freedom).toBe(4)
+  // of one pair Student's t of three and one degrees of freedom tells how far to reach: 1.533206 (from memory; R: qt(0.9, 4))
+  expect(learnedRate([{ left: 0, sold: 5 }], usual).reach).toBeCloseTo(1.533206, 5)
   expect(learnedRate([{ left: 0, sold: 4 }], usual)).toBe(usual)
   expect(learnedRate([{ left: -1, sold: 50 }], usual)).toBe(usual)
 })
@@ -195,7 +196,8 @@ test('a leave rate is learned from pairs: its middle, its spread, and the chance
   const learned = learnedRate(alike, usual)
   expect(learned.rate).toBeCloseTo(0.3, 1)
   expect(learned.logSd).toBeLessThan(0.25)
-  expect(learned.freedom).toBe(43)
+  // forty alike are missed by next to nothing: half of Student's t of 43 is left, 1.301552 (R: qt(0.9, 43))
+  expect(learned.reach).toBeCloseTo((1.301552 + Math.abs(missed(3000, 10_000, learned))) / 2, 4)
   // by hand, two pairs of rates 0.25 and 1: both logs mean log 0.5, so nothing moves, and the spread is that of the logs
   // beside half of the usual variance, worth three pairs; the middle is known from two and one
   const two = learnedRate(
@@ -222,9 +224,32 @@ test('a leave rate is learned from pairs: its middle, its spread, and the chance
   const [few, many] = [1 / (0.125 + 0.5 / 2.5), 1 / (0.125 + 0.5 / 800.5)]
   const mean = (few * Math.log(2.5 / 40.5) + many * Math.log(800.5 / 1000.5)) / (few + many)
   expect(Math.log(uneven.rate)).toBeCloseTo((Math.log(0.5) + 2 * mean) / 3, 9)
-  // few that are learned from make it wider than many of the same spread
-  const wide = fromFeedback(500, { ...usual, freedom: 4 })
-  expect(wide.high / wide.low).toBeGreaterThan(1.15 * (fromFeedback(500, usual).high / fromFeedback(500, usual).low))
+  // an interval reaches as far as was learned, and as a normal where nothing was
+  const wide = fromFeedback(500, { ...usual, reach: 2 })
+  const spread = Math.sqrt(0.5 / 500.5 + 0.25)
+  expect(Math.log(wide.high / wide.units)).toBeCloseTo(2 * spread, 9)
+  expect(Math.log(wide.units / wide.low)).toBeCloseTo(2 * spread, 9)
+  expect(wide.logSd).toBeCloseTo((2 / z80) * spread, 9)
+  expect(fromFeedback(500, usual).logSd).toBeCloseTo(spread, 9)
+})
+
+/** By how many of its spreads an estimate from feedback misses what was sold, in whole units. */
+function missed(left: number, sold: number, rate: { rate: number; logSd: number }): number {
+  const spread = Math.sqrt((1 - rate.rate) / (left + 0.5) + rate.logSd ** 2)
+  const middle = Math.log((left + 0.5) / rate.rate)
+  return Math.max(0, middle - Math.log(sold + 0.5), Math.log(sold - 0.5) - middle) / spread
+}
+
+test('how far an interval from a leave rate reaches goes by the rank among the pairs, from eight on', () => {
+  const usual = { rate: 0.5, logSd: 0.5 }
+  const pairs = [400, 420, 440, 460, 500, 520, 540, 560, 900].map((left) => ({ left, sold: 1000 }))
+  const nine = learnedRate(pairs, usual)
+  // 0.8 × 10 is the eighth of nine, counted from the least; Student's t of 12: 1.356217 (R: qt(0.9, 12))
+  const eighth = pairs.map((p) => missed(p.left, p.sold, nine)).sort((a, b) => a - b)[7]!
+  expect(nine.reach).toBeCloseTo((1.356217 + eighth) / 2, 5)
+  // of seven none: t of ten, 1.372184; of eight half
+  expect(learnedRate(pairs.slice(0, 7), usual).reach).toBeCloseTo(1.372184, 5)
+  expect(learnedRate(pairs.slice(0, 8), usual).reach).toBeLessThan(1.3)
 })
 
 /** Share of stores whose sales the 80 % interval holds, in a world of its own rates, once so many pairs are known. */

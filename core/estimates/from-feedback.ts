@@ -1,12 +1,11 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import { fromLog, z80, type Estimate } from './estimate'
 
 /** Which share of buyers leave feedback or a review, and how far that differs from store to store (standard deviation of its log). */
 export interface LeaveRate {
   rate: number
   logSd: number
-  /** of that spread, where it was learned from few; it is known where left out */
-  freedom?: number
+  /** how many spreads on either side hold four of five, where that was learned; left out: as of a normal */
+  reach?: number
 }
 
 /**
@@ -34,10 +33,15 @@ export function fromReviews(rise: number, rate: LeaveRate = usualReviewRate): Es
   return thinned('reviews', rise, rate)
 }
 
-function thinned(method: Estimate['method'], seen: number, { rate, logSd, freedom }: LeaveRate): Estimate {
-  const count = Math.max(0, seen) + 0.5
-  // Student's quantile over the normal one, as a wider spread: whatever weighs estimates by it weighs this too
-  const wider = freedom === undefined ? 1 : tQuantile(0.9, freedom) / z80
-  const spread = Math.sqrt((1 - rate) / count + (logSd * wider) ** 2)
-  return fromLog(method, Math.log(count / rate), spread, Math.max(0, seen) / rate)
+/** Middle and spread in logs of how many bought, from how many left something. */
+export function guessed(left: number, { rate, logSd }: LeaveRate): { middle: number; spread: number } {
+  const count = Math.max(0, left) + 0.5
+  return { middle: Math.log(count / rate), spread: Math.sqrt((1 - rate) / count + logSd ** 2) }
+}
+
+function thinned(method: Estimate['method'], left: number, rate: LeaveRate): Estimate {
+  const { middle, spread } = guessed(left, rate)
+  // as a wider spread: whatever weighs estimates by it weighs this too
+  const wider = (rate.reach ?? z80) / z80
+  return fromLog(method, middle, wider * spread, Math.max(0, left) / rate.rate)
 }

@@ -1,4 +1,6 @@
-import type { LeaveRate } from './from-feedback'
+import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { guessed, type LeaveRate } from './from-feedback'
+import { reachOf } from './reach'
 
 /** Something of one's own, or of a market, of which both are known: how many left feedback or a review, and how many bought. */
 export interface LeavePair {
@@ -12,6 +14,8 @@ const leastSold = 5
 const within = 0.5
 /** how many pairs the usual rate is worth: of its middle, as far as worlds differ, and of its spread */
 const [middleWorth, spreadWorth] = [within / (1 - within), 3]
+/** pairs from which on their own ranks tell how far an interval must reach */
+const leastRanked = 8
 /** spread that stays however alike the pairs are */
 const leastSd = 0.05
 
@@ -40,9 +44,8 @@ export function learnedRate(pairs: readonly LeavePair[], usual: LeaveRate): Leav
   const squares = n * weighed((i) => ((logs[i] as number) - mean) ** 2 - (noise[i] as number))
   const moved = ((middleWorth * n) / (middleWorth + n)) * (mean - before) ** 2
   const variance = (spreadWorth * within * usual.logSd ** 2 + Math.max(0, squares) + moved) / (spreadWorth + n)
-  return {
-    rate,
-    logSd: Math.sqrt(Math.max(leastSd ** 2, variance) * (1 + 1 / (middleWorth + n))),
-    freedom: spreadWorth + n,
-  }
+  const learned = { rate, logSd: Math.sqrt(Math.max(leastSd ** 2, variance) * (1 + 1 / (middleWorth + n))) }
+  const guesses = telling.map(({ left, sold }) => ({ ...guessed(left, learned), truth: sold }))
+  const freedom = spreadWorth + n
+  return { ...learned, reach: n < leastRanked ? tQuantile(0.9, freedom) : reachOf(guesses, freedom) }
 }

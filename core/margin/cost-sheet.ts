@@ -3,7 +3,8 @@ import { roundOnce } from '../money'
 import { Problem } from '../problem'
 import { costNames, costParts } from './cost-parts'
 import { checkInputs, type CostInputs } from './cost-inputs'
-import { feeAmount, type FeeBases } from './fee-line'
+import { feeAmount } from './fee-line'
+import { saleBases } from './sale-bases'
 
 export type LineGroup = 'revenue' | 'tax' | 'goods' | 'fees' | 'delivery' | 'selling' | 'returns'
 
@@ -53,15 +54,16 @@ export function costSheet(inputs: CostInputs, priceE4: number): CostSheet {
     priceE4,
     lines: lines.filter((l) => l.amountE4 !== 0 || ['price', 'goods'].includes(l.id)),
     ...sums,
-    margin: ratio(sums.profitE4, sums.netRevenueE4),
-    returnOnOutlay: ratio(sums.profitE4, sums.outlayE4),
-    markUp: ratio(sums.profitE4, sums.landedE4),
+    margin: profitPer(sums.profitE4, sums.netRevenueE4),
+    returnOnOutlay: profitPer(sums.profitE4, sums.outlayE4),
+    markUp: profitPer(sums.profitE4, sums.landedE4),
     unknown,
   }
 }
 
-function ratio(a: number | null, b: number | null): number | null {
-  return a === null || b === null || b <= 0 ? null : a / b
+/** What a profit is of what it is measured by; null where either is not known, or there is nothing to measure it by. */
+export function profitPer(profitE4: number | null, ofE4: number | null): number | null {
+  return profitE4 === null || ofE4 === null || ofE4 <= 0 ? null : profitE4 / ofE4
 }
 
 export interface Sums {
@@ -101,24 +103,15 @@ export function workOut(
   const discount = priceE4 * inputs.discountRatio
   const paid = priceE4 - discount
   const gross = paid + inputs.postageChargedE4
-  const taxOf = (e4: number) => (inputs.pricesIncludeTax ? (e4 * inputs.taxRatio) / (1 + inputs.taxRatio) : 0)
-  const tax = taxOf(gross)
+  const bases = saleBases(inputs, paid)
+  const inPrice = (taxE4: number) => (inputs.pricesIncludeTax ? taxE4 : 0)
+  const tax = inPrice(bases.taxE4)
   put('price', 'Price', 'revenue', priceE4)
   put('postageCharged', labels.postageChargedE4, 'revenue', inputs.postageChargedE4)
   const givenAway = cost('discount', labels.discountRatio, 'revenue', discount)
   const taxed = cost('tax', 'Tax in the price', 'tax', tax)
 
   const goods = goodsLines(inputs, put, exact)
-  const bases: FeeBases = {
-    priceE4: paid,
-    postageE4: inputs.postageChargedE4,
-    taxE4: tax,
-    priceTaxE4: taxOf(paid),
-    items: inputs.packSold,
-    salesPerListing: inputs.salesPerListing,
-    salesPerMonth: inputs.salesPerMonth,
-  }
-  if (!inputs.pricesIncludeTax) addTaxOnTop(bases, inputs)
   let refundable = 0
   let listingFees = 0
   for (const fee of inputs.fees) {
@@ -132,7 +125,7 @@ export function workOut(
   cost('fulfilment', labels.fulfilmentE4, 'delivery', inputs.fulfilmentE4)
   const storage = cost('storage', labels.storagePerMonthE4, 'delivery', inputs.storagePerMonthE4 * inputs.storageMonths)
   const advertising = cost('advertising', labels.advertisingE4, 'selling', inputs.advertisingE4)
-  const commissioned = paid - bases.priceTaxE4 * (inputs.pricesIncludeTax ? 1 : 0)
+  const commissioned = paid - inPrice(bases.priceTaxE4)
   cost('commission', labels.commissionRatio, 'selling', commissioned * inputs.commissionRatio)
   const perReturn =
     goods.exact === null && inputs.returnRatio > 0 && inputs.recoveredRatio > 0
@@ -187,14 +180,4 @@ function goodsLines(inputs: CostInputs, put: Put, exact: boolean): Goods {
 /** Nothing is 0, never −0, which would stand on a screen with its sign. */
 function minus(e4: number | null): number | null {
   return e4 === null ? null : 0 - e4
-}
-
-/** Where prices are stated without tax, fees 'with tax' are still taken of what the buyer pays. */
-function addTaxOnTop(bases: FeeBases, inputs: CostInputs): void {
-  const priceTax = bases.priceE4 * inputs.taxRatio
-  const postageTax = bases.postageE4 * inputs.taxRatio
-  bases.priceE4 += priceTax
-  bases.postageE4 += postageTax
-  bases.priceTaxE4 = priceTax
-  bases.taxE4 = priceTax + postageTax
 }

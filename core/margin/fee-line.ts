@@ -60,12 +60,17 @@ export function feeBase(line: FeeLine, bases: FeeBases): number {
 /** What one sale bears of a fee, not rounded; E4 with its fraction. */
 export function feeAmount(line: FeeLine, bases: FeeBases): number {
   const base = feeBase(line, bases)
-  let fee = ofSteps(line, base) + line.fixedE4
+  let fee = unboundedFee(line, base)
   if (line.maxE4 !== null) fee = Math.min(fee, line.maxE4)
   if (line.minE4 !== null) fee = Math.max(fee, line.minE4)
   const times = line.per === 'item' ? bases.items : 1
   const share = line.per === 'listing' ? bases.salesPerListing : line.per === 'month' ? bases.salesPerMonth : 1
   return (fee * times) / share
+}
+
+/** What a fee takes of an amount before its least and most, E4. */
+export function unboundedFee(line: FeeLine, baseE4: number): number {
+  return ofSteps(line, baseE4) + line.fixedE4
 }
 
 function ofSteps(line: FeeLine, base: number): number {

@@ -1,7 +1,7 @@
 import { minorUnitE4, toMillionths } from '../money'
 import { listOf, record, span, text } from '../schema'
 import type { CostInputs } from './cost-inputs'
-import { workOut } from './cost-sheet'
+import { profitPer, workOut } from './cost-sheet'
 import { feeLine } from './fee-line'
 
 /** What a what-if may change. */
@@ -161,7 +161,7 @@ export function saleResult({ inputs, priceE4 }: Sale): ScenarioResult {
     priceE4,
     landedE4,
     profitE4,
-    margin: profitE4 === null || netRevenueE4 <= 0 ? null : profitE4 / netRevenueE4,
+    margin: profitPer(profitE4, netRevenueE4),
   }
 }
 

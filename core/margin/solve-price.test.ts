@@ -180,6 +180,95 @@ test('prices are looked for up to a million, in whole units of the currency', ()
   expect(edgesThatLie(yen, { profitE4: 5_000_000 }, 10_000)).toEqual([])
 })
 
+describe('a fee that jumps is met at the price where it does, whatever it is taken of', () => {
+  // 5.00 more from a base of 30.00 on: where 30.00 is reached follows from tax, discount and postage, by hand
+  const jump = (some: Partial<FeeLine>) =>
+    feeLine({ id: 'f', ratio: 0, steps: [{ fromE4: 300_000, ratio: 1 / 6 }], stepsApply: 'whole', ...some })
+  const cases: [string, Partial<FeeLine>, Partial<CostInputs>, number][] = [
+    ['the price', {}, {}, 300_000],
+    ['after discount', {}, { discountRatio: 0.25 }, 400_000],
+    ['with postage', { base: 'price and postage' }, { postageChargedE4: 50_000 }, 250_000],
+    [
+      'with postage, after discount',
+      { base: 'price and postage' },
+      { postageChargedE4: 60_000, discountRatio: 0.2 },
+      300_000,
+    ],
+    ['without the tax in it', { withTax: false }, { taxRatio: 0.2 }, 360_000],
+    ['tax on top of it', { withTax: true }, { taxRatio: 0.2, pricesIncludeTax: false }, 250_000],
+    ['tax on top, not counted', { withTax: false }, { taxRatio: 0.2, pricesIncludeTax: false }, 300_000],
+    [
+      'without the tax in it and in postage',
+      { withTax: false, base: 'price and postage' },
+      { taxRatio: 0.2, postageChargedE4: 60_000 },
+      300_000,
+    ],
+    [
+      'tax on top, with postage',
+      { withTax: true, base: 'price and postage' },
+      { taxRatio: 0.25, pricesIncludeTax: false, postageChargedE4: 40_000 },
+      200_000,
+    ],
+  ]
+  test.each(cases)('%s', (_, fee, more, at) => {
+    const i = { ...blankInputs('EUR'), tiers: [{ from: 1, priceE4: 0 }], fees: [jump(fee)], ...more }
+    // what is earned a cent below is earned again far above alone
+    const wanted = costSheet(i, at - 100).profitE4 as number
+    const found = solvePrice(i, { profitE4: wanted })
+    expect(found.ranges).toHaveLength(2)
+    expect(found.ranges[0]?.toE4).toBe(at - 100)
+    expect(found.ranges[1]!.fromE4).toBeGreaterThan(at + 10_000)
+    expect(edgesThatLie(i, { profitE4: wanted })).toEqual([])
+  })
+
+  test.each([
+    ['a least fee of 4.00 until 40.00', { ratio: 0.1, minE4: 40_000 }, 400_000],
+    ['a most of 4.00 from 40.00 on', { ratio: 0.1, maxE4: 40_000 }, 400_000],
+    ['beside a fixed part of 1.00', { ratio: 0.1, minE4: 40_000, fixedE4: 10_000 }, 300_000],
+    ['within the second step', { ratio: 0, steps: [{ fromE4: 200_000, ratio: 0.2 }], maxE4: 40_000 }, 400_000],
+  ] as const)('and one that bends: %s', (_, some, at) => {
+    const bent = feeLine({ id: 'f', ...some, steps: 'steps' in some ? [...some.steps] : [] })
+    const i = { ...blankInputs('EUR'), tiers: [{ from: 1, priceE4: 0 }], fees: [bent] }
+    for (const e4 of [-20_000, -300, 0, 300, 20_000]) {
+      const profitE4 = costSheet(i, at + e4).profitE4 as number
+      expect(edgesThatLie(i, { profitE4 })).toEqual([])
+      expect(solvePrice(i, { profitE4 }).lowestE4).toBeLessThanOrEqual(at + e4)
+    }
+  })
+
+  test('steps that follow each other cent by cent are looked at once each', () => {
+    const steps = Array.from({ length: 5 }, (_, n) => ({ fromE4: 100_000 + n * 100, ratio: 0.1 * (n + 1) }))
+    const i = {
+      ...blankInputs('EUR'),
+      tiers: [{ from: 1, priceE4: 0 }],
+      fees: [feeLine({ id: 'f', ratio: 0, steps, stepsApply: 'whole' })],
+    }
+    // nine tenths and more are earned below 10.01, eight tenths at 10.01, …: 9.00 is passed from 9.00 to 10.00, and from 18.00 on
+    const { ranges } = solvePrice(i, { profitE4: 90_000 })
+    expect(ranges).toEqual([
+      { fromE4: 90_000, toE4: 100_000 },
+      { fromE4: 180_000, toE4: null },
+    ])
+  })
+})
+
+test('where rounding alone lets some prices of a level stretch serve, those that were tried are told', () => {
+  // beyond 10.00 two fees take a half each, and nothing is left of any further cent
+  const all = feeLine({ id: 'f', ratio: 0, steps: [{ fromE4: 100_000, ratio: 0.5 }] })
+  const other = feeLine({ ...all, id: 'g' })
+  const i = { ...blankInputs('EUR'), tiers: [{ from: 1, priceE4: 30_000 }], fees: [all, other] }
+  // two halves of an odd cent are rounded up both: every second price is a cent short of 7.00
+  const { ranges, lowestE4 } = solvePrice(i, { profitE4: 70_000 })
+  expect(lowestE4).toBe(100_000)
+  expect(ranges.slice(0, 3).map((r) => [r.fromE4, r.toE4])).toEqual([
+    [100_000, 100_000],
+    [100_200, 100_200],
+    [100_400, 100_400],
+  ])
+  expect(ranges.at(-1)?.toE4).toBeGreaterThanOrEqual(100_000 + 119_990 * 100)
+  expect(ranges.at(-1)?.toE4).toBeLessThanOrEqual(100_000 + 120_010 * 100)
+})
+
 test('what the seller does not know cannot be priced, and what is no number is refused', () => {
   expect(solvePrice(blankInputs('EUR'), { profitE4: 0 })).toEqual({ lowestE4: null, ranges: [] })
   const broken = { ...blankInputs('EUR'), tiers: [{ from: 1, priceE4: NaN }] }

@@ -1,7 +1,8 @@
 import { minorUnitE4, toMillionths } from '../money'
 import { checkInputs, type CostInputs } from './cost-inputs'
 import { workOut } from './cost-sheet'
-import { feeAmount, type FeeBases, type FeeLine } from './fee-line'
+import { feeBase, unboundedFee, type FeeLine } from './fee-line'
+import { saleBases } from './sale-bases'
 
 export type PriceGoal = { profitE4: number } | { margin: number }
 
@@ -24,130 +25,129 @@ export interface SolvedPrice {
 const enoughFlat = 120_000
 /** Highest price looked at, in minor units. */
 const ceiling = 100_000_000
+/** Prices about a bend that are tried, in minor units: the rounded base may lie on either side. */
+const near = 2
+/** profit by which two ends of a piece may differ a minor unit and still be level, E4 */
+const level = 1e-9
 
 /**
- * The prices at which a sale earns a profit or a margin. Unrounded, the profit is linear between the breakpoints that fee
- * minimums, maximums and steps make; around each crossing every minor unit is tried with the rounded sheet, so the answer is
- * exact to the cent and says where it holds.
+ * The prices at which a sale earns a profit or a margin. Unrounded, the profit is linear between the bends that fee minimums, maximums and
+ * steps make; around each crossing every minor unit is tried with the rounded sheet, so the answer is exact to the cent and says where it holds.
  *
  * @throws Problem 'input-invalid'
  */
 export function solvePrice(inputs: CostInputs, goal: PriceGoal): SolvedPrice {
   checkInputs(inputs)
   if (workOut(inputs, 10_000, false).profitE4 === null) return { lowestE4: null, ranges: [] }
-  const unit = minorUnitE4(inputs.currency)
-  const rounded = (n: number) => short(inputs, goal, n * unit, true)
-  const smooth = (n: number) => short(inputs, goal, n * unit, false)
-  // Each rounded line can be off by half a unit, some twice over (fees of a rounded base, returns of rounded fees).
-  const slack = (14 + inputs.fees.length * 2) * unit
-  const ranges: PriceRange[] = []
-  const add = (from: number, to: number) => {
-    if (to < from) return
-    const last = ranges.at(-1)
-    if (last && (last.toE4 ?? 0) === (from - 1) * unit) last.toE4 = to * unit
-    else ranges.push({ fromE4: from * unit, toE4: to * unit })
-  }
-  /** @returns whether every price between serves */
-  const scan = (from: number, to: number) => {
-    let misses = 0
-    for (let n = from; n <= to; n++)
-      if (rounded(n) >= 0) add(n, n)
-      else misses++
-    return misses === 0
-  }
-  const cuts = breakpoints(inputs, unit)
-  cuts.forEach((cut, i) => {
-    const next = cuts[i + 1] ?? ceiling + 3
-    // Near a breakpoint the rounded base may lie on either side.
-    scan(Math.max(0, cut - 2), Math.min(cut + 2, next - 3))
-    onPiece(cut + 3, next - 3, smooth, slack, add, scan)
-  })
-  const last = ranges.at(-1)
-  if (last && last.toE4 === ceiling * unit) last.toE4 = null
+  const ranges = new Sweep(inputs, goal).ranges()
   return { lowestE4: ranges[0]?.fromE4 ?? null, ranges }
 }
 
-/** By how much the goal is passed (≥ 0) or missed at a price. */
-function short(inputs: CostInputs, goal: PriceGoal, priceE4: number, exact: boolean): number {
-  const { profitE4, netRevenueE4 } = workOut(inputs, priceE4, exact)
-  const profit = profitE4 as number
-  if ('profitE4' in goal) return profit - goal.profitE4
-  if (netRevenueE4 <= 0) return -1
-  return exact ? (profit * 1e6 - toMillionths(goal.margin) * netRevenueE4) / 1e6 : profit - goal.margin * netRevenueE4
-}
+/** Looks through all prices once, from none upwards. */
+class Sweep {
+  readonly #inputs: CostInputs
+  readonly #goal: PriceGoal
+  readonly #unit: number
+  readonly #slack: number
+  readonly #ranges: PriceRange[] = []
+  /** lowest price that was not looked at, in minor units */
+  #next = 0
 
-function onPiece(
-  from: number,
-  to: number,
-  smooth: (n: number) => number,
-  slack: number,
-  add: (from: number, to: number) => void,
-  scan: (from: number, to: number) => boolean,
-): void {
-  if (to < from) return
-  const [a, b] = [smooth(from), smooth(to)]
-  const slope = to === from ? 0 : (b - a) / (to - from)
-  if (Math.min(a, b) > slack) return add(from, to)
-  if (Math.max(a, b) < -slack) return
-  if (Math.abs(slope) < 1e-9) {
-    const tried = Math.min(to, from + enoughFlat)
-    if (scan(from, tried)) add(tried + 1, to)
-    return
+  constructor(inputs: CostInputs, goal: PriceGoal) {
+    this.#inputs = inputs
+    this.#goal = goal
+    this.#unit = minorUnitE4(inputs.currency)
+    // Each rounded line can be off by half a unit, some twice over (fees of a rounded base, returns of rounded fees).
+    this.#slack = (14 + inputs.fees.length * 2) * this.#unit
   }
-  const where = (value: number) => from + (value - a) / slope
-  const [x, y] = slope > 0 ? [where(-slack), where(slack)] : [where(slack), where(-slack)]
-  const low = Math.max(from, Math.floor(x))
-  const high = Math.min(to, Math.ceil(y))
-  if (slope < 0) add(from, low - 1)
-  scan(low, high)
-  if (slope > 0) add(high + 1, to)
-}
 
-/** Prices (minor units) at which some fee changes its slope or jumps; starts with 0. */
-function breakpoints(inputs: CostInputs, unit: number): number[] {
-  const cuts = new Set<number>([0])
-  for (const line of inputs.fees) {
-    const { slope, offset } = baseOf(line, inputs)
-    for (const base of basesWhereItBends(line)) {
-      const price = (base - offset) / slope / unit
-      if (price > 0 && price < ceiling) cuts.add(Math.round(price))
+  ranges(): PriceRange[] {
+    for (const bend of bends(this.#inputs, this.#unit)) {
+      this.#overPiece(bend - near - 1)
+      this.#try(bend + near)
     }
+    this.#overPiece(ceiling)
+    const last = this.#ranges.at(-1)
+    if (last?.toE4 === ceiling * this.#unit) last.toE4 = null
+    return this.#ranges
   }
-  return [...cuts].sort((a, b) => a - b)
+
+  /** Up to a price without a bend before it: the profit is linear but for rounding. */
+  #overPiece(to: number): void {
+    const from = this.#next
+    if (to < from) return
+    const [a, b] = [this.#short(from, false), this.#short(to, false)]
+    const slope = to === from ? 0 : (b - a) / (to - from)
+    if (Math.min(a, b) > this.#slack) return this.#pass(to)
+    if (Math.max(a, b) < -this.#slack) return this.#skip(to)
+    if (Math.abs(slope) < level) return this.#overFlat(to)
+    const where = (value: number) => from + (value - a) / slope
+    const [x, y] = [where(-this.#slack), where(this.#slack)].sort((p, q) => p - q) as [number, number]
+    const [low, high] = [Math.max(from, Math.floor(x)), Math.min(to, Math.ceil(y))]
+    if (slope < 0) this.#pass(low - 1)
+    else this.#skip(low - 1)
+    this.#try(high)
+    if (slope < 0) this.#skip(to)
+    else this.#pass(to)
+  }
+
+  #overFlat(to: number): void {
+    if (this.#try(Math.min(to, this.#next + enoughFlat))) this.#pass(to)
+    else this.#skip(to)
+  }
+
+  /** @returns whether every price up to one serves */
+  #try(to: number): boolean {
+    let serveAll = true
+    while (this.#next <= to)
+      if (this.#short(this.#next, true) >= 0) this.#pass(this.#next)
+      else {
+        this.#skip(this.#next)
+        serveAll = false
+      }
+    return serveAll
+  }
+
+  #pass(to: number): void {
+    if (to < this.#next) return
+    const [fromE4, toE4] = [this.#next * this.#unit, to * this.#unit]
+    const last = this.#ranges.at(-1)
+    if (last?.toE4 === fromE4 - this.#unit) last.toE4 = toE4
+    else this.#ranges.push({ fromE4, toE4 })
+    this.#skip(to)
+  }
+
+  #skip(to: number): void {
+    this.#next = Math.max(this.#next, to + 1)
+  }
+
+  /** By how much the goal is passed (≥ 0) or missed at a price. */
+  #short(units: number, exact: boolean): number {
+    const goal = this.#goal
+    const { profitE4, netRevenueE4 } = workOut(this.#inputs, units * this.#unit, exact)
+    const profit = profitE4 as number
+    if ('profitE4' in goal) return profit - goal.profitE4
+    if (netRevenueE4 <= 0) return -1
+    return exact ? (profit * 1e6 - toMillionths(goal.margin) * netRevenueE4) / 1e6 : profit - goal.margin * netRevenueE4
+  }
 }
 
-/** A fee's base as slope × price + offset, unrounded. */
-function baseOf(line: FeeLine, inputs: CostInputs): { slope: number; offset: number } {
-  const t = inputs.taxRatio
-  const factor = inputs.pricesIncludeTax ? (line.withTax ? 1 : 1 / (1 + t)) : line.withTax ? 1 + t : 1
-  const postage = line.base === 'price and postage' ? inputs.postageChargedE4 : 0
-  return { slope: (1 - inputs.discountRatio) * factor, offset: postage * factor }
+/** Prices (minor units), ascending, at which some fee changes its slope or jumps, or may: one too many costs a few tries. */
+function bends(inputs: CostInputs, unit: number): number[] {
+  const prices = inputs.fees.flatMap((line) => {
+    // what a fee is taken of is linear in the price
+    const baseAt = (priceE4: number) => feeBase(line, saleBases(inputs, priceE4 * (1 - inputs.discountRatio)))
+    const [none, one] = [baseAt(0), baseAt(1e4)]
+    return basesWhereItBends(line).map((base) => ((base - none) / (one - none)) * (1e4 / unit))
+  })
+  return [0, ...prices.filter((price) => price > 0 && price < ceiling).map(Math.round)].sort((a, b) => a - b)
 }
 
 function basesWhereItBends(line: FeeLine): number[] {
-  const steps = line.steps.map((s) => s.fromE4).sort((a, b) => a - b)
-  const bends = [...steps]
-  const flat: FeeLine = { ...line, minE4: null, maxE4: null, per: 'order' }
-  const at = (base: number) => feeAmount(flat, { ...noBases, priceE4: base })
-  for (const bound of [line.minE4, line.maxE4]) {
-    if (bound === null) continue
-    const edges = [0, ...steps, 1e13]
-    for (let i = 0; i + 1 < edges.length; i++) {
-      const [x, y] = [(edges[i] as number) + 1e-6, (edges[i + 1] as number) - 1e-6]
-      const slope = (at(y) - at(x)) / (y - x)
-      const crossing = x + (bound - at(x)) / slope
-      if (slope !== 0 && crossing >= x && crossing <= y) bends.push(crossing)
-    }
-  }
-  return bends
-}
-
-const noBases: FeeBases = {
-  priceE4: 0,
-  postageE4: 0,
-  taxE4: 0,
-  priceTaxE4: 0,
-  items: 1,
-  salesPerListing: 1,
-  salesPerMonth: 1,
+  const pieces = [{ fromE4: 0, ratio: line.ratio }, ...line.steps]
+  const bounds = [line.minE4, line.maxE4].flatMap((e4) => e4 ?? [])
+  return pieces.flatMap(({ fromE4, ratio }) => {
+    const fee = unboundedFee(line, fromE4)
+    return [fromE4, ...bounds.map((bound) => fromE4 + (bound - fee) / ratio)]
+  })
 }

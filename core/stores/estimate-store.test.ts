@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
-import { combine, fromFeedback, fromLog } from '../estimates'
+import { combine, fromFeedback, fromLog, z80 } from '../estimates'
 import type { CompetingOffer } from '../room'
 import { estimateStore, feedbackOfOffers, type StoreEvidence } from './estimate-store'
-import { learnItems } from './learn-items'
+import { learnStores } from './learn-stores'
 import { stepsOf } from './rank-sales'
 import { feedbackLooks } from './stated'
 import { rowsOfStore } from './store-rows'
@@ -146,37 +146,71 @@ test('what lists say of feedback, day by day, of one store alone', () => {
 })
 
 /** A market of stores that sell two things each: the item's sales, and how often each store's offer of it is featured. */
-async function market(stores: number, { published, featured }: { published: boolean; featured: number }) {
+async function market(
+  stores: number,
+  {
+    published = true,
+    featured = 0.25,
+    feedback30 = null,
+  }: { published?: boolean; featured?: number | null; feedback30?: number | null } = {},
+) {
   const name = (s: number) => `Store ${s}`
   const rows = Array.from({ length: stores }, (_, s) => [
-    listing(`a${s}`, { store: name(s), units: published ? 30 : null, title: `Copper trowel ${s} a` }),
+    listing(`a${s}`, { store: name(s), units: published ? 30 : null, title: `Copper trowel ${s} a`, rank: s + 1 }),
     listing(`b${s}`, { store: 'Others', units: 30, title: `Copper trowel ${s} a` }),
   ]).flat()
   const { catalog, known } = await knownOf([capture('listings', rows)])
   const keys = new Map(rows.map((r, row) => [`Marrowgate/${String(r.id)}`, row]))
   return {
     catalog,
-    offers: Array.from({ length: stores }, (_, s) => offer(`a${s}`, { store: name(s), featured })),
+    offers: Array.from({ length: stores }, (_, s) => offer(`a${s}`, { store: name(s), featured, feedback30 })),
     find: (key: string) => keys.get(key) ?? null,
     rowsOf: (store: string) => rowsOfStore(known.rows, known.places.find('Marrowgate', store) ?? -1),
+    looksOf: () => [],
+    rankSales: null,
+    leaveRate: { rate: 0.5, logSd: 0.7 },
   }
 }
 
 test('how far items and featured shares lie off is learned from stores that publish what they sell', async () => {
   // all sell half of an item of 60, though featured a quarter of the time: every sum is half of the truth
-  const learned = learnItems(await market(10, { published: true, featured: 0.25 }))
+  const { items: learned } = learnStores(await market(10))
   expect(learned).toMatchObject({ of: 10, extraSd: 0 })
   // and the middle of a sum that is so unsure lies below its mean
   expect(learned?.shift).toBeCloseTo((10 / 12) * (Math.log(2) + 0.85 ** 2 / 2), 9)
   expect(learned?.scale).toBeLessThan(0.011)
-  expect(learnItems(await market(7, { published: true, featured: 0.25 }))).toBeNull()
+  expect(learnStores(await market(7)).items).toBeNull()
   // what is not published teaches nothing, nor does a share that nobody stated
-  expect(learnItems(await market(10, { published: false, featured: 0.25 }))).toBeNull()
-  const unstated = await market(10, { published: true, featured: 0.25 })
-  expect(learnItems({ ...unstated, offers: unstated.offers.map((o) => ({ ...o, featured: null })) })).toBeNull()
+  expect(learnStores(await market(10, { published: false })).items).toBeNull()
+  expect(learnStores(await market(10, { featured: null })).items).toBeNull()
   const offers = [offer('0', { featured: 0.5 })]
   const plain = estimateStore(await evidence({ offers })).items
-  const moved = estimateStore(await evidence({ offers, ofItems: learned })).items
+  const moved = estimateStore(await evidence({ offers, learned: { items: learned, together: null } })).items
   expect(moved!.units / plain!.units).toBeCloseTo(Math.exp(learned!.shift), 9)
   expect(moved!.of).toBe(1)
+})
+
+test('all ways together are learned from stores of which there are two or more, each as if it published nothing', async () => {
+  // one way alone teaches nothing of several
+  expect(learnStores(await market(10)).together).toBeNull()
+  const { items, together } = learnStores(await market(10, { feedback30: 30 }))
+  // feedback says 61 at a rate of a half; items, whose shift is believed by ten parts of twelve, fall short of the 30 that were sold
+  const short = (Math.log(2) + 0.85 ** 2 / 2) / 6
+  const byItems = fromLog('combined', Math.log(30) - short, items!.scale * 0.85 * (items!.reach / z80))
+  const both = combine([byItems, fromFeedback(30, { rate: 0.5, logSd: 0.7 })])
+  expect(together).toMatchObject({ of: 10, extraSd: 0 })
+  expect(together!.shift).toBeCloseTo((10 / 12) * Math.log(30 / both!.units), 6)
+  const known = { offers: [offer('0', { featured: 0.5, feedback30: 30 })], leaveRate: { rate: 0.5, logSd: 0.7 } }
+  const apart = estimateStore(await evidence({ ...known, learned: { items, together: null } }))
+  const moved = estimateStore(await evidence({ ...known, learned: { items, together } }))
+  expect(moved.all!.units / apart.all!.units).toBeCloseTo(Math.exp(together!.shift), 9)
+  expect(moved.feedback).toEqual(apart.feedback)
+  // one way alone stays as it is
+  const one = estimateStore(await evidence({ offers: [offer('0', { feedback30: 30 })], learned: { items, together } }))
+  expect(one.all).toEqual(one.feedback)
+  // by rank a store that publishes is estimated as if it did not: what it published would be no evidence
+  const [rankSales] = stepsOf(Array.from({ length: 40 }, (_, i) => ({ rank: i + 1, units: 60 })))
+  const ranked = learnStores({ ...(await market(10, { feedback30: 30 })), rankSales: rankSales! })
+  expect(ranked.together?.of).toBe(10)
+  expect(ranked.together!.shift).toBeLessThan(together!.shift - 0.2)
 })

@@ -40,9 +40,20 @@ export interface StoreEvidence {
   /** market of the store → what ranks there say of units; null where too little is known */
   rankSales: RankSales | null
   leaveRate?: LeaveRate
-  /** how far such sums over items lie off on its market; left out or null: nothing was learned */
-  ofItems?: Calibration | null
+  /** how far its market's estimates lie off; null or left out: nothing was learned */
+  learned?: StoreLearning
+  /** whether what its listings publish is passed over, as if it published nothing */
+  isHidden?: boolean
 }
+
+/** How far estimates of a market's stores lie off: of sums over items, and of all ways together. */
+export interface StoreLearning {
+  items: Calibration | null
+  together: Calibration | null
+}
+
+/** A market of whose stores nothing is known. */
+export const unlearnedStores: StoreLearning = { items: null, together: null }
 
 const windowDays = 30
 /** days that must lie between two lists for a rise to be told, and days beyond which it speaks of another time */
@@ -55,7 +66,10 @@ export function estimateStore({ leaveRate = usualLeaveRate, ...evidence }: Store
   const feedback = byFeedback(evidence, leaveRate)
   const items = byItems(evidence)
   const ranks = byRanks(evidence)
-  return { feedback, items, ranks, all: combine([feedback, items, ranks].flatMap((e) => e ?? [])) }
+  const parts = [feedback, items, ranks].flatMap((e) => e ?? [])
+  const all = combine(parts)
+  const together = evidence.learned?.together ?? null
+  return { feedback, items, ranks, all: all && (parts.length > 1 ? calibrated(all, together) : all) }
 }
 
 function byFeedback({ offers, looks }: StoreEvidence, leaveRate: LeaveRate): StoreEstimates['feedback'] {
@@ -91,10 +105,10 @@ export function feedbackOfOffers(offers: readonly CompetingOffer[]): number | nu
   return isOne ? (first[0] as number) : said.reduce((sum, s) => sum + (s[0] as number), 0)
 }
 
-function byItems({ ofItems = null, ...evidence }: StoreEvidence): StoreEstimates['items'] {
+function byItems({ learned = unlearnedStores, ...evidence }: StoreEvidence): StoreEstimates['items'] {
   const held = heldItems(evidence)
   const sum = storeSales(held.map((h) => h.held))
-  return sum && { ...calibrated(sum, ofItems), of: held.length }
+  return sum && { ...calibrated(sum, learned.items), of: held.length }
 }
 
 /** What a store offers of items whose sales on their market are known, with the item of each. */
@@ -128,14 +142,14 @@ export function heldItem(units: number, featured: number): HeldItem {
   return { units: fromLog('combined', Math.log(atLeast), featuredLogSd, units), featured }
 }
 
-function byRanks({ catalog, rows, rankSales }: StoreEvidence): StoreEstimates['ranks'] {
+function byRanks({ catalog, rows, rankSales, isHidden = false }: StoreEvidence): StoreEstimates['ranks'] {
   if (!rankSales) return null
   const unitsAt = unitsReader(catalog, windowDays)
   const reader = new ListingReader(catalog.listings)
   const ranks: number[] = []
   let published = 0
   for (const row of rows) {
-    const known = unitsAt(row)
+    const known = isHidden ? null : unitsAt(row)
     const rank = reader.figure('rank', row)
     if (known) published += known.units
     else if (rank !== null) ranks.push(rank)

@@ -133,4 +133,16 @@ export const lastMakes: readonly WorldMake[] = [
       featured: featuredBySales(0.9, 0.4),
     },
   },
+  {
+    name: 'desks, several at once',
+    ...desk,
+    selling: severalAtOnce,
+    seen: {
+      leaveRate: rarerRates(0.3, 0.6),
+      reviewRate: wildReviewRates(0.12, 0.6),
+      stockLooks: stock(everyFewDays, nowAndThen),
+      rankedBy: rankedByRevenue(7, 0.3),
+      featured: featuredBySales(0.8, 0.8),
+    },
+  },
 ]

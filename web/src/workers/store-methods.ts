@@ -4,7 +4,7 @@ import {
   estimateStore,
   feedbackLooks,
   gapsOf,
-  learnItems,
+  learnStores,
   leaveRateOf,
   openStore,
   pricesBeside,
@@ -196,17 +196,17 @@ export function storeEstimateMethods(source: StoreSource) {
       const onMarket = (await source.offers()).filter((o) => o.market === market)
       const [offers, others] = [onMarket.filter((o) => o.store === name), onMarket.filter((o) => o.store !== name)]
       const rowsOf = (store: string) => rowsOfStore(stores.rows, stores.places.find(market, store) ?? -1)
-      const estimates = estimateStore({
+      const lists = await source.lists()
+      const looksOf = (store: string) => feedbackLooks(lists, { market, name: store })
+      const known = {
         catalog: maker.catalog,
-        rows,
-        offers,
-        looks: feedbackLooks(await source.lists(), { market, name }),
         find: find(maker),
         rankSales: ranksOf(maker).get(market) ?? null,
         leaveRate: leave,
-        // what the store itself states is no evidence of itself
-        ofItems: learnItems({ catalog: maker.catalog, offers: others, find: find(maker), rowsOf }),
-      })
+      }
+      // what the store itself states is no evidence of itself
+      const teaching = learnStores({ ...known, offers: others, rowsOf, looksOf })
+      const estimates = estimateStore({ ...known, rows, offers, looks: looksOf(name), learned: teaching })
       return { ...estimates, leave }
     },
   }
