@@ -1,4 +1,4 @@
-import { firstOrder, workOut, type CostInputs } from '../margin'
+import { firstOrder, landedCost, type CostInputs } from '../margin'
 import { chooseOffer, nothingChosen, offerChecks, type Candidate, type OfferChoice, type OfferMatch } from '../supply'
 import type { Item } from './item'
 import type { Corrections, SellerRules } from './rules'
@@ -22,7 +22,7 @@ export function chooseForItem(
 ): ChosenForItem {
   const market = item.markets[0] ?? ''
   const packOf = ({ offer }: OfferMatch) => corrections.packs[offer.key] ?? offer.pack
-  const landedBy = (offer: OfferMatch | null, pack: number) => workOut(inputsFor(market, offer, pack), 0, true).landedE4
+  const landedBy = (offer: OfferMatch | null, pack: number) => landedCost(inputsFor(market, offer, pack))
   const said = corrections.offers[item.key]
   const matches = item.kind === 'digital' || said === '' ? [] : item.offers.filter((m) => isSame(m, item, packOf(m)))
   if (matches.length === 0) return { offer: null, choice: nothingChosen, pack: 1, landedE4: landedBy(null, 1) }

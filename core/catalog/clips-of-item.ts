@@ -71,7 +71,7 @@ function joinedLately(clips: readonly Seen[]): number {
   const first = new Map<string, number>()
   for (const { creator, day, end } of clips) {
     const ago = end - (day as number)
-    first.set(creator, Math.max(first.get(creator) ?? 0, ago))
+    first.set(creator, Math.max(first.get(creator) ?? ago, ago))
   }
   return [...first.values()].filter((ago) => ago < joinedDays).length
 }

@@ -1,4 +1,4 @@
-import { workOut } from '../margin'
+import { landedCost } from '../margin'
 import { offerOfQuote, type Offer, type OfferMatch, type Quote, type QuoteAnswer } from '../supply'
 import type { ItemMaker } from './item-maker'
 import { costsWith, deskCandidate, type DeskCandidate } from './match-desk'
@@ -46,8 +46,7 @@ export function compareQuotes(maker: ItemMaker, key: string, quotes: readonly Qu
     const { inputs } = costsWith(maker, item, market, match)
     const landed = quote.quantities.map((quantity) => ({
       quantity,
-      landedE4:
-        quantity < match.offer.minOrder ? null : workOut({ ...inputs, orderQuantity: quantity }, 0, true).landedE4,
+      landedE4: quantity < match.offer.minOrder ? null : landedCost({ ...inputs, orderQuantity: quantity }),
     }))
     return [{ id: quote.id, candidate: deskCandidate(maker, item, market, match), landed }]
   })

@@ -105,7 +105,7 @@ export function identityOf(
 }
 
 function unitsOf(rows: readonly MemberListing[]): number {
-  return rows.reduce((sum, r) => sum + (r.units ?? 0), 0)
+  return rows.flatMap((r) => r.units ?? []).reduce((a, b) => a + b, 0)
 }
 
 function memberOf({ listing: l, series, unpublished }: KnownListing, end: number, rules: SellerRules): MemberListing {

@@ -104,18 +104,22 @@ function withProfit(
   known: { rules: SellerRules; corrections: Corrections },
 ): ItemSeller[] {
   const markets = [...new Set(sellers.map((s) => s.market))]
-  const profits = new Map(
+  const found = new Map(
     markets.map((market) => {
-      const { list } = comparable(sellers.filter((s) => s.market === market))
-      const prices = list.map((s) => s.deliveredE4 as number)
-      return [market, new Map(profitAt(item, market, prices, known).map((p, i) => [prices[i] as number, p]))]
+      const compared = comparable(sellers.filter((s) => s.market === market)).list
+      const profits = profitAt(
+        item,
+        market,
+        compared.map((s) => s.deliveredE4 as number),
+        known,
+      )
+      const assumed = assumptionsOf(item, market, known)
+      return [market, { profits: new Map(compared.map((s, i) => [s, profits[i] as number | null])), assumed }]
     }),
   )
-  const assumedOn = new Map(markets.map((market) => [market, assumptionsOf(item, market, known)]))
-  const compared = new Set(markets.flatMap((m) => comparable(sellers.filter((s) => s.market === m)).list))
   return sellers.map((s) => ({
     ...s,
-    myProfitE4: compared.has(s) ? (profits.get(s.market)?.get(s.deliveredE4 as number) ?? null) : null,
-    assumed: assumedOn.get(s.market) ?? [],
+    myProfitE4: found.get(s.market)?.profits.get(s) ?? null,
+    assumed: found.get(s.market)?.assumed ?? [],
   }))
 }

@@ -43,10 +43,9 @@ export function priceItem(
       },
     ]
   })
-  const best = profits.reduce<MarketProfit | null>(
-    (a, b) => (b.profitE4 !== null && (a === null || b.profitE4 > (a.profitE4 ?? 0)) ? b : a),
-    null,
-  )
+  const [best = null] = profits
+    .filter((p): p is MarketProfit & { profitE4: number } => p.profitE4 !== null)
+    .sort((a, b) => b.profitE4 - a.profitE4)
   const priced: Item = {
     ...item,
     clearing: corrections.cleared[item.key] ? 'allowed' : (item.reach.clearing ?? 'unknown'),

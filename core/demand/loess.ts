@@ -2,8 +2,8 @@
 export interface Smoothing {
   /** points a fit looks at, odd; more than there are widens its reach */
   span: number
-  /** 0: local means, 1: local lines */
-  degree: 0 | 1
+  /** what is fitted to the points about a place */
+  fit: 'mean' | 'line'
   /** every how many points a fit is made; between them lies a straight line */
   jump: number
 }
@@ -52,7 +52,7 @@ export function loess(y: Float64Array, how: Smoothing): Float64Array {
  */
 export function loessAt(
   y: Float64Array,
-  { span, degree }: Smoothing,
+  { span, fit }: Smoothing,
   x: number,
   [left, right]: [number, number],
 ): number | null {
@@ -69,7 +69,7 @@ export function loessAt(
   }
   if (total <= 0) return null
   for (let i = 0; i < w.length; i++) w[i] = (w[i] as number) / total
-  if (h > 0 && degree > 0) tilt(w, left, x, n)
+  if (h > 0 && fit === 'line') tilt(w, left, x, n)
   return w.reduce((sum, v, i) => sum + v * (y[left + i - 1] as number), 0)
 }
 

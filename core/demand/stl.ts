@@ -27,9 +27,9 @@ export function stl(values: Float64Array, period: number, { season = 'periodic' 
   const seasonSpan = season === 'periodic' ? 10 * n + 1 : season
   const how: Spans = {
     period,
-    season: smoothing(seasonSpan, 0),
-    trend: smoothing(nextOdd(Math.ceil((1.5 * period) / (1 - 1.5 / seasonSpan))), 1),
-    low: smoothing(nextOdd(period), 1),
+    season: smoothing(seasonSpan, 'mean'),
+    trend: smoothing(nextOdd(Math.ceil((1.5 * period) / (1 - 1.5 / seasonSpan))), 'line'),
+    low: smoothing(nextOdd(period), 'line'),
   }
   let parts: Pick<Decomposition, 'seasonal' | 'trend'> = { seasonal: new Float64Array(n), trend: new Float64Array(n) }
   for (let inner = 0; inner < 2; inner++) parts = step(values, parts.trend, how)
@@ -46,7 +46,7 @@ interface Spans {
 
 const at = (values: Float64Array, i: number) => values[i] as number
 const nextOdd = (x: number) => 2 * Math.floor(Math.round(x) / 2) + 1
-const smoothing = (span: number, degree: 0 | 1): Smoothing => ({ span, degree, jump: Math.ceil(span / 10) })
+const smoothing = (span: number, fit: Smoothing['fit']): Smoothing => ({ span, fit, jump: Math.ceil(span / 10) })
 
 /** The inner loop: season from what the trend leaves, trend from what the season leaves. */
 function step(values: Float64Array, trend: Float64Array, how: Spans): Pick<Decomposition, 'seasonal' | 'trend'> {

@@ -78,7 +78,7 @@ function hashOf(slow: Float64Array): string {
 export function hashDistance(a: string, b: string): number {
   let bits = 0
   for (let i = 0; i < a.length; i++) {
-    let differing = Number.parseInt(a[i] as string, 16) ^ Number.parseInt(b[i] as string, 16)
+    let differing = Number(`0x${a[i] as string}`) ^ Number(`0x${b[i] as string}`)
     for (; differing > 0; differing &= differing - 1) bits++
   }
   return bits

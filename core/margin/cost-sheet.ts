@@ -61,6 +61,11 @@ export function costSheet(inputs: CostInputs, priceE4: number): CostSheet {
   }
 }
 
+/** What the goods of one sale cost landed, whatever they sell for; null where it is not known. */
+export function landedCost(inputs: CostInputs): number | null {
+  return workOut(inputs, 0, true).landedE4
+}
+
 /** What a profit is of what it is measured by; null where either is not known, or there is nothing to measure it by. */
 export function profitPer(profitE4: number | null, ofE4: number | null): number | null {
   return profitE4 === null || ofE4 === null || ofE4 <= 0 ? null : profitE4 / ofE4

@@ -1,4 +1,4 @@
-import { workOut } from './cost-sheet'
+import { landedCost } from './cost-sheet'
 import { checkInputs, type CostInputs } from './cost-inputs'
 
 /** What the goods of one sale cost where so many packs are bought at once. */
@@ -35,7 +35,7 @@ export function landedByQuantity(inputs: CostInputs, least: number): LandedAt[] 
   const inTurn = [...new Set(edges)].sort((a, b) => a - b)
   const quantities = new Set(inTurn.flatMap((from, i) => spread(from, inTurn[i + 1])))
   return [...quantities].flatMap((quantity) => {
-    const { landedE4 } = workOut({ ...inputs, orderQuantity: quantity }, 0, true)
+    const landedE4 = landedCost({ ...inputs, orderQuantity: quantity })
     return landedE4 === null ? [] : [{ quantity, landedE4 }]
   })
 }

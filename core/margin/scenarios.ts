@@ -28,8 +28,8 @@ interface PartOfScenario {
   as: 'share' | 'points'
   least: number
   most: number
-  /** which way a sale earns less */
-  worse: 1 | -1
+  /** the end at which a sale earns least */
+  worst: 'least' | 'most'
   apply: (sale: Sale, change: number) => Partial<Sale>
 }
 
@@ -55,7 +55,7 @@ export const scenarioParts: Readonly<Record<ScenarioPart, PartOfScenario>> = {
     as: 'share',
     least: -0.99,
     most: 10,
-    worse: -1,
+    worst: 'least',
     apply({ priceE4, inputs }, change) {
       const unit = minorUnitE4(inputs.currency)
       return { priceE4: Math.round(scaled(priceE4, change) / unit) * unit }
@@ -66,20 +66,20 @@ export const scenarioParts: Readonly<Record<ScenarioPart, PartOfScenario>> = {
     as: 'share',
     least: -0.99,
     most: 10,
-    worse: 1,
+    worst: 'most',
     apply(sale, change) {
       if (!sale.isForeign) return {}
       const { inputs } = withGoods(sale, change)
       return withAmounts({ ...sale, inputs }, ['supplierDeliveryE4'], change)
     },
   },
-  goods: { label: 'Goods', as: 'share', least: -0.99, most: 10, worse: 1, apply: withGoods },
+  goods: { label: 'Goods', as: 'share', least: -0.99, most: 10, worst: 'most', apply: withGoods },
   delivery: {
     label: 'Delivery and postage',
     as: 'share',
     least: -1,
     most: 10,
-    worse: 1,
+    worst: 'most',
     apply: (sale, change) => withAmounts(sale, sent, change),
   },
   fees: {
@@ -87,7 +87,7 @@ export const scenarioParts: Readonly<Record<ScenarioPart, PartOfScenario>> = {
     as: 'points',
     least: -1,
     most: 1,
-    worse: 1,
+    worst: 'most',
     apply({ inputs }, change) {
       const line = feeLine({ id: 'what-if', label: 'Fees in this what-if', base: 'price and postage', ratio: change })
       return { inputs: { ...inputs, fees: [...inputs.fees, line] } }
@@ -98,7 +98,7 @@ export const scenarioParts: Readonly<Record<ScenarioPart, PartOfScenario>> = {
     as: 'points',
     least: -1,
     most: 1,
-    worse: 1,
+    worst: 'most',
     apply: ({ inputs }, change) => ({
       inputs: { ...inputs, returnRatio: Math.min(1, added(inputs.returnRatio, change)) },
     }),
@@ -108,7 +108,7 @@ export const scenarioParts: Readonly<Record<ScenarioPart, PartOfScenario>> = {
     as: 'points',
     least: -1,
     most: 1,
-    worse: 1,
+    worst: 'most',
     apply: ({ inputs }, change) => ({ inputs: { ...inputs, taxRatio: added(inputs.taxRatio, change) } }),
   },
 }
@@ -175,18 +175,19 @@ const perWhole = 1000
  * @returns 0 where it is one already; null where no change that is looked at makes it one, or where the profit is not known
  */
 export function turnsToLossAt(sale: Sale, part: ScenarioPart): number | null {
-  const { worse, most, least } = scenarioParts[part]
+  const end = scenarioParts[part][scenarioParts[part].worst]
+  const changeAt = (n: number) => (Math.sign(end) * n) / perWhole
   const isLoss = (n: number) => {
-    const { profitE4 } = saleResult(underScenario(sale, { changes: { ...noChanges, [part]: (worse * n) / perWhole } }))
+    const { profitE4 } = saleResult(underScenario(sale, { changes: { ...noChanges, [part]: changeAt(n) } }))
     return profitE4 !== null && profitE4 < 0
   }
   if (isLoss(0)) return 0
-  let [low, high] = [0, Math.floor((worse > 0 ? most : -least) * perWhole)]
+  let [low, high] = [0, Math.floor(Math.abs(end) * perWhole)]
   if (!isLoss(high)) return null
   while (high - low > 1) {
     const middle = (low + high) >> 1
     if (isLoss(middle)) high = middle
     else low = middle
   }
-  return (worse * high) / perWhole
+  return changeAt(high)
 }
