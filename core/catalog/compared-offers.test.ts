@@ -67,6 +67,21 @@ describe('an item beside what may be the same', () => {
   })
 })
 
+test('what a supplier asks is compared piece by piece: 3.00 is too dear beside twelve for 30.00', async () => {
+  const maker = await makerOf([
+    captureOf('listings', [
+      listing('dozen', { title: 'Seed scoop, tin, set of 12', price: 300_000 }),
+      listing('one', { title: 'Tin seed scoop', price: 90_000, gtin }),
+    ]),
+    captureOf('offers', [offer('s1', { title: 'Seed scoop tin', tiers: '1:30000' })]),
+  ])
+  const priceOf = (id: string) =>
+    matchDesk(maker, keyOf(maker, id))?.candidates[0]?.parts.find((p) => p.part === 'price')?.speaksFor
+  // 30.00 a dozen are 2.50 a piece; 9.00 for one leave room for 3.00
+  expect(priceOf('dozen')).toBe(false)
+  expect(priceOf('one')).toBe(true)
+})
+
 describe('the answers of suppliers', () => {
   const answer = (some: Partial<QuoteAnswer> = {}): QuoteAnswer => ({
     on: today,

@@ -1,4 +1,4 @@
-import { profitPer, solvePrice, workOut } from '../margin'
+import { ratioOf, solvePrice, workOut } from '../margin'
 import { isBlank, type DesignBlank, type Offer } from '../supply'
 import { middleOf } from '../demand'
 import type { Assumption } from './assumption'
@@ -75,7 +75,7 @@ export function designSheet(
         wantedE4,
         priceE4: price,
         profitE4: profit,
-        margin: profitPer(profit, netRevenueE4),
+        margin: ratioOf(profit, netRevenueE4),
         assumed: [
           ...(areFeesAssumed(rules, market) ? (['fees'] as const) : []),
           ...(offer.deliveryE4 === null ? (['delivery'] as const) : []),

@@ -75,6 +75,14 @@ describe('who sells an item', () => {
     // goods of 2.40 GBP are 3.00; less a tenth of the price. Where others state delivery, one who does not is no measure
     expect(earned).toEqual({ Free: null, Fern: 60_000, Moss: null, Reed: 78_000, Sedge: 87_000 })
   })
+  test('is told so where all sell on one market too', async () => {
+    const maker = await makerOf([
+      captureOf('listings', [listing('1', { gtin, price: 150_000 }), listing('2', { gtin, price: 100_000 })]),
+      captureOf('offers', [offer('o', { gtin })]),
+    ])
+    const item = maker.at(maker.find(keyOf(maker, '1'))!)
+    expect(itemSellers(item, [], known).map((s) => s.myProfitE4)).toEqual([60_000, 105_000])
+  })
   test('is of the markets that are looked at alone', async () => {
     const offers = [competing({}), competing({ market: 'Gavelhop', id: '3', store: 'Rush' })]
     expect((await sellers(offers, ['Gavelhop'])).filter((s) => s.units === null).map((s) => s.store)).toEqual([

@@ -38,6 +38,11 @@ test('what hung together only by the one that is taken out falls apart', async (
   expect(await items([1, 2, 3], [])).toEqual([0, 1, 2, 3, 3])
 })
 
+test('what is taken out of the last thing, or of the first, becomes a thing of its own', async () => {
+  expect(await items([5], [])).toEqual([0, 0, 0, 1, 2])
+  expect(await items([1, 5], [])).toEqual([0, 1, 2, 3, 4])
+})
+
 test('who is said to be two things is all of them, and names of listings that are gone are passed over', async () => {
   expect(
     await items(

@@ -1,5 +1,5 @@
 import { comparable } from './asked-prices'
-import { checkInputs, profitPer, workOut, type CostInputs } from '../margin'
+import { checkInputs, ratioOf, workOut, type CostInputs } from '../margin'
 import type { OfferMatch } from '../supply'
 import { worthOf } from '../verdict'
 import type { Item, MarketProfit } from './item'
@@ -38,7 +38,7 @@ export function priceItem(
         lowestE4,
         isDelivered,
         profitE4,
-        margin: profitPer(profitE4, netRevenueE4),
+        margin: ratioOf(profitE4, netRevenueE4),
         assumed: assumptionsOf({ ...item, packFrom, offer: chosen.offer }, market, { rules, corrections }),
       },
     ]

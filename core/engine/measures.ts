@@ -1,6 +1,6 @@
 import { fewItems, itemFields, type Item } from '../catalog'
 import { daysSince, monthsSince } from './counted-days'
-import { profitPer } from '../margin'
+import { ratioOf } from '../margin'
 import type { FigureFormat, StripScale } from '../records'
 import { sharedProfit } from '../verdict'
 
@@ -27,7 +27,7 @@ function daysListed({ listings, windowEnd }: Item): number | null {
 
 /** Profit in what the goods cost landed, by the offer that is reckoned with, where it earns most; null for goods that cost nothing. */
 function markUp({ best, landedE4 }: Item): number | null {
-  return profitPer(best?.profitE4 ?? null, landedE4)
+  return ratioOf(best?.profitE4 ?? null, landedE4)
 }
 
 /** Share of a window's units, 0–1: clips from before the window sell in it too, so that it is the least that they can be. */

@@ -36,6 +36,11 @@ describe('the most one may pay', () => {
     expect(highestBuyingPrice(inputs, price, 0.7805)).toBeNull()
     expect(highestBuyingPrice(inputs, 0, 0)).toBeNull()
   })
+  test('is not there where any price would do, as all goods come back and are worth what they cost', () => {
+    const back = { ...inputs, fees: [], returnRatio: 1, recoveredRatio: 1, costPerReturnE4: 0, postageOutE4: 0 }
+    expect(highestBuyingPrice(back, price, 0)).toBeNull()
+    expect(highestBuyingPrice({ ...back, recoveredRatio: 0.5 }, price, 0)).toBe(0)
+  })
   test('is in the units of a currency without cents', () => {
     expect(highestBuyingPrice({ ...blankInputs('JPY'), tiers: [] }, 9_990_000, 0.5)).toBe(4_990_000)
   })

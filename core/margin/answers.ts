@@ -1,31 +1,27 @@
 import { minorUnitE4 } from '../money'
 import { costNames, costParts } from './cost-parts'
 import type { CostInputs } from './cost-inputs'
-import { costSheet, workOut } from './cost-sheet'
+import { costSheet, ratioOf, workOut } from './cost-sheet'
 import type { FeeLine } from './fee-line'
+import { leastWhere } from './least-where'
+import { passedBy } from './price-goal'
+
+/** the dearest pack that is looked at, E4 */
+const mostPaidE4 = 1e13
 
 /**
  * The most one may pay for a supplier's pack and still keep a margin at a price; E4, to the minor unit.
  * Profit never rises with the buying price, so halving finds it exactly.
  *
- * @returns null where even free goods do not leave the margin
+ * @returns null where even free goods do not leave the margin, or goods of any price do
  */
 export function highestBuyingPrice(inputs: CostInputs, priceE4: number, margin: number): number | null {
   const unit = minorUnitE4(inputs.currency)
-  const keeps = (n: number) => {
-    const s = workOut({ ...inputs, tiers: [{ from: 1, priceE4: n * unit }] }, priceE4, true)
-    return s.profitE4 !== null && s.netRevenueE4 > 0 && s.profitE4 >= margin * s.netRevenueE4 - 1e-6
-  }
-  if (!keeps(0)) return null
-  let low = 0
-  let high = Math.ceil(priceE4 / unit) + 1
-  while (keeps(high)) high *= 2
-  while (high - low > 1) {
-    const middle = (low + high) >> 1
-    if (keeps(middle)) low = middle
-    else high = middle
-  }
-  return low * unit
+  const atUnits = (n: number) =>
+    workOut({ ...inputs, tiers: [{ from: inputs.orderQuantity, priceE4: n * unit }] }, priceE4, true)
+  const tooDear = leastWhere((n) => passedBy({ margin }, atUnits(n)) < 0, mostPaidE4 / unit)
+  // where no buying price is too dear, as all comes back, there is none that is the highest
+  return tooDear === null || tooDear === 0 ? null : (tooDear - 1) * unit
 }
 
 export interface AdvertisingRoom {
@@ -39,7 +35,7 @@ export interface AdvertisingRoom {
 export function advertisingRoom(inputs: CostInputs, priceE4: number): AdvertisingRoom {
   const sheet = costSheet({ ...inputs, advertisingE4: 0 }, priceE4)
   const room = sheet.profitE4
-  return { affordableE4: room, breakEvenReturn: room !== null && room > 0 ? sheet.netRevenueE4 / room : null }
+  return { affordableE4: room, breakEvenReturn: ratioOf(sheet.netRevenueE4, room) }
 }
 
 export interface Payback {
@@ -68,8 +64,8 @@ export function payback(inputs: CostInputs, priceE4: number, unitsPerDay: number
   const sheet = costSheet(inputs, priceE4)
   const { outlayE4 } = firstOrder(inputs, sheet.landedE4)
   if (sheet.landedE4 === null || outlayE4 === null || sheet.profitE4 === null) return null
-  const perSale = sheet.profitE4 + sheet.landedE4
-  const units = perSale > 0 ? Math.ceil(outlayE4 / perSale) : null
+  const sales = ratioOf(outlayE4, sheet.profitE4 + sheet.landedE4)
+  const units = sales === null ? null : Math.ceil(sales)
   return { outlayE4, units, days: units !== null && unitsPerDay ? Math.ceil(units / unitsPerDay) : null }
 }
 

@@ -59,9 +59,8 @@ export function checkInputs(inputs: CostInputs): void {
     const value = inputs[name as keyof CostInputs]
     if (typeof value !== 'number') continue
     if (value > 0 && value <= 10) continue // fine whatever it is
-    const ratio = name.endsWith('Ratio')
     const count = counts.has(name)
-    const fine = Number.isFinite(value) && value >= 0 && (!ratio || value <= 10) && (!count || value > 0)
+    const fine = value === 0 ? !count : value > 10 && value < Infinity && !name.endsWith('Ratio')
     if (!fine) throw new Problem('input-invalid', { name, want: count ? 'above 0' : '0 or more', got: value })
   }
   for (const { priceE4 } of inputs.tiers ?? [])

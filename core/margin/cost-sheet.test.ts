@@ -66,6 +66,40 @@ test('example 1: tax in the price, a lot of ten, returns', () => {
   expect(sheet.markUp).toBeCloseTo(2.11 / 4.74, 12)
 })
 
+test.each(['marginal', 'whole'] as const)(
+  'steps of a fee hold from where they say, in whatever order they stand (%s)',
+  (stepsApply) => {
+    const steps = [
+      { fromE4: e4('50'), ratio: 0.02 },
+      { fromE4: e4('10'), ratio: 0.1 },
+      { fromE4: e4('30'), ratio: 0.05 },
+    ]
+    const taken = (price: string, order: number[]) =>
+      lines(
+        {
+          ...blankInputs('EUR'),
+          fees: [fee({ id: 'sale', ratio: 0.2, stepsApply, steps: order.map((i) => steps[i]!) })],
+        },
+        price,
+      )['fee:sale']
+    // by hand: 10 × 20 %, then 20 × 10 %, 20 × 5 % and 50 × 2 % come on top; or of all 10 %, 10 %, 5 % and 2 %
+    const wanted = stepsApply === 'marginal' ? [-2, -3, -4.5, -6] : [-1, -2, -2, -2]
+    for (const order of [
+      [0, 1, 2],
+      [2, 1, 0],
+      [1, 2, 0],
+      [1, 0, 2],
+      [0, 2, 1],
+    ])
+      expect(['10', '20', '40', '100'].map((price) => taken(price, order))).toEqual(wanted)
+  },
+)
+
+test('goods that cost nothing bring no delivery or freight with them, however many they are', () => {
+  const free = { ...blankInputs('EUR'), tiers: [], supplierDeliveryE4: e4('9'), inboundFreightE4: e4('9') }
+  expect(costSheet({ ...free, packSold: 5000 }, e4('3'))).toMatchObject({ landedE4: 0, profitE4: e4('3') })
+})
+
 test('example 2: a dear piece, steps of a fee, a listing fee spread over sales', () => {
   const auction: CostInputs = {
     ...blankInputs('GBP'),

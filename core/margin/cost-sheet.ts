@@ -54,9 +54,9 @@ export function costSheet(inputs: CostInputs, priceE4: number): CostSheet {
     priceE4,
     lines: lines.filter((l) => l.amountE4 !== 0 || ['price', 'goods'].includes(l.id)),
     ...sums,
-    margin: profitPer(sums.profitE4, sums.netRevenueE4),
-    returnOnOutlay: profitPer(sums.profitE4, sums.outlayE4),
-    markUp: profitPer(sums.profitE4, sums.landedE4),
+    margin: ratioOf(sums.profitE4, sums.netRevenueE4),
+    returnOnOutlay: ratioOf(sums.profitE4, sums.outlayE4),
+    markUp: ratioOf(sums.profitE4, sums.landedE4),
     unknown,
   }
 }
@@ -66,9 +66,9 @@ export function landedCost(inputs: CostInputs): number | null {
   return workOut(inputs, 0, true).landedE4
 }
 
-/** What a profit is of what it is measured by; null where either is not known, or there is nothing to measure it by. */
-export function profitPer(profitE4: number | null, ofE4: number | null): number | null {
-  return profitE4 === null || ofE4 === null || ofE4 <= 0 ? null : profitE4 / ofE4
+/** How often one amount holds another; null where either is not known, or the other is nothing. */
+export function ratioOf(e4: number | null, ofE4: number | null): number | null {
+  return e4 === null || ofE4 === null || ofE4 <= 0 ? null : e4 / ofE4
 }
 
 export interface Sums {
@@ -177,10 +177,12 @@ function goodsLines(inputs: CostInputs, put: Put, exact: boolean): Goods {
   const given = inputs.importTaxRecoverable ? (importTax ?? 0) : 0
   return {
     landed: goods === null ? null : 0 - lines.reduce<number>((sum, line) => sum + (line ?? 0), 0),
-    exact: before === null ? null : before + (duty ?? 0) + (borne ?? 0),
+    exact: plus(plus(before, duty), borne),
     taxGivenBack: exact ? roundOnce(given, inputs.currency) : given,
   }
 }
+
+const plus = (a: number | null, b: number | null) => (a === null || b === null ? null : a + b)
 
 /** Nothing is 0, never −0, which would stand on a screen with its sign. */
 function minus(e4: number | null): number | null {

@@ -1,8 +1,9 @@
 import { minorUnitE4, toMillionths } from '../money'
 import { listOf, record, span, text } from '../schema'
 import type { CostInputs } from './cost-inputs'
-import { profitPer, workOut } from './cost-sheet'
+import { ratioOf, workOut } from './cost-sheet'
 import { feeLine } from './fee-line'
+import { leastWhere } from './least-where'
 
 /** What a what-if may change. */
 export type ScenarioPart = 'price' | 'rate' | 'goods' | 'delivery' | 'fees' | 'returns' | 'tax'
@@ -161,7 +162,7 @@ export function saleResult({ inputs, priceE4 }: Sale): ScenarioResult {
     priceE4,
     landedE4,
     profitE4,
-    margin: profitPer(profitE4, netRevenueE4),
+    margin: ratioOf(profitE4, netRevenueE4),
   }
 }
 
@@ -181,13 +182,6 @@ export function turnsToLossAt(sale: Sale, part: ScenarioPart): number | null {
     const { profitE4 } = saleResult(underScenario(sale, { changes: { ...noChanges, [part]: changeAt(n) } }))
     return profitE4 !== null && profitE4 < 0
   }
-  if (isLoss(0)) return 0
-  let [low, high] = [0, Math.floor(Math.abs(end) * perWhole)]
-  if (!isLoss(high)) return null
-  while (high - low > 1) {
-    const middle = (low + high) >> 1
-    if (isLoss(middle)) high = middle
-    else low = middle
-  }
-  return changeAt(high)
+  const least = leastWhere(isLoss, Math.floor(Math.abs(end) * perWhole))
+  return least === null ? null : changeAt(least)
 }

@@ -1,10 +1,9 @@
-import { minorUnitE4, toMillionths } from '../money'
+import { minorUnitE4 } from '../money'
 import { checkInputs, type CostInputs } from './cost-inputs'
-import { workOut } from './cost-sheet'
+import { landedCost, workOut } from './cost-sheet'
 import { feeBase, unboundedFee, type FeeLine } from './fee-line'
+import { passedBy, type PriceGoal } from './price-goal'
 import { saleBases } from './sale-bases'
-
-export type PriceGoal = { profitE4: number } | { margin: number }
 
 /** Prices that meet the goal, every minor unit from `fromE4` to `toE4` (null: without end). */
 export interface PriceRange {
@@ -38,7 +37,7 @@ const level = 1e-9
  */
 export function solvePrice(inputs: CostInputs, goal: PriceGoal): SolvedPrice {
   checkInputs(inputs)
-  if (workOut(inputs, 10_000, false).profitE4 === null) return { lowestE4: null, ranges: [] }
+  if (landedCost(inputs) === null) return { lowestE4: null, ranges: [] }
   const ranges = new Sweep(inputs, goal).ranges()
   return { lowestE4: ranges[0]?.fromE4 ?? null, ranges }
 }
@@ -123,12 +122,7 @@ class Sweep {
 
   /** By how much the goal is passed (≥ 0) or missed at a price. */
   #short(units: number, exact: boolean): number {
-    const goal = this.#goal
-    const { profitE4, netRevenueE4 } = workOut(this.#inputs, units * this.#unit, exact)
-    const profit = profitE4 as number
-    if ('profitE4' in goal) return profit - goal.profitE4
-    if (netRevenueE4 <= 0) return -1
-    return exact ? (profit * 1e6 - toMillionths(goal.margin) * netRevenueE4) / 1e6 : profit - goal.margin * netRevenueE4
+    return passedBy(this.#goal, workOut(this.#inputs, units * this.#unit, exact))
   }
 }
 
