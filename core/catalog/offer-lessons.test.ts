@@ -42,6 +42,12 @@ test('two offers that are judged the same teach that their words are: others fol
   expect(tellOfferLessons(back.offerLessons)[0]?.isTakenBack).toBe(true)
 })
 
+test('goods in another pack teach what the same goods teach', async () => {
+  const pack = await makerWith(said('pack', 0, 1))
+  expect([verdict(pack, 2), verdict(pack, 3)]).toEqual(['same', 'same'])
+  expect(tellOfferLessons(pack.offerLessons)[0]).toMatchObject({ says: 'same', byHand: 2 })
+})
+
 test('one judgement that says otherwise is enough to believe nothing', async () => {
   const { judged } = said('no', 2)
   const both = await makerWith({ ...noCorrections, judged: { ...said('same', 0, 1).judged, ...judged } })

@@ -67,6 +67,25 @@ test('on each market it earns what the lowest price leaves, delivered where that
   expect(await priced({}, anyDays, [unpriced, offers])).toMatchObject({ profits: [], best: null })
 })
 
+test('Worth looks at what is earned where it earns most, at what sold, and at who sells it', async () => {
+  const item = await priced()
+  const told = Object.fromEntries(item.worth.parts.map((p) => [p.label, p.value]))
+  expect(told).toEqual({
+    'Profit per sale': 9.7,
+    Margin: 97 / 130,
+    'Listings sold, at least': item.sellThrough!.low,
+    'Units per listing': 4,
+    Growth: null,
+    Room: item.room.openness,
+    Rating: null,
+  })
+  // a third each of twelve units
+  expect(item.room).toMatchObject({ topShare: 1 / 3, sellers: 3 })
+  const rated = captureOf('listings', [listing('1', { gtin, rating: 4.5 })])
+  const one = await priced({}, anyDays, [rated, offers])
+  expect(one.worth.parts.find((p) => p.label === 'Rating')?.value).toBe(4.5)
+})
+
 test('where it loses everywhere there is no best market, and own costs hold for it alone', async () => {
   const dear = {
     ...anyDays,

@@ -4,11 +4,13 @@ import { ListingIndex } from './find-listing'
 import { captureOf, listing, offer } from './test-maker'
 
 const words = ['oak', 'pine', 'ash', 'teak', 'elm', 'larch', 'birch', 'beech']
-const rows = Array.from({ length: 400 }, (_, i) =>
+/** more than twice as many as after which the share that is done is told again */
+const rows = Array.from({ length: 1100 }, (_, i) =>
   listing(`${i}`, {
     market: i % 2 ? 'Gavelhop' : 'Marrowgate',
     title: `Carved ${words[i % 8]} trough number${Math.floor(i / 4)} rustic`,
     reviews: i,
+    units: i % 3 === 0 ? null : 5,
   }),
 )
 const captures = [
@@ -49,6 +51,9 @@ test.each(ways)('%s: the share that is done never falls, and other work is let i
   expect(shares.length).toBeGreaterThan(0)
   expect(shares.filter((s, i) => s < 0 || s > 1 || s < (shares[i - 1] ?? 0))).toEqual([])
   expect(pauses).toBe(shares.length)
+  // neither at every listing, nor hardly ever
+  expect(shares.length).toBeLessThan(60)
+  expect(shares.filter((s, i) => s - (shares[i - 1] ?? 0) > 0.65)).toEqual([])
 })
 
 test.each(ways)('%s: Cancel is heard at the first step', async (_, work) => {

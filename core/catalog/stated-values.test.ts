@@ -35,6 +35,8 @@ test('a rating is weighed by its reviews, and one without reviews counts once', 
   const of = (rating: number | null, reviews: number | null) => ({ rating, reviews }) as unknown as Listing
   // by hand: (5 × 10 + 2 × 1 + 4 × 1) ÷ 12
   expect(statedBy([of(5, 10), of(2, null), of(4, 0), of(null, 900)]).rating).toBeCloseTo(56 / 12, 12)
+  // the heavy one last: (2 × 1 + 5 × 10 + 3 × 5) ÷ 16
+  expect(statedBy([of(2, 1), of(5, 10), of(3, 5)]).rating).toBeCloseTo(67 / 16, 12)
   expect(statedBy([of(null, 3)]).rating).toBeNull()
 })
 

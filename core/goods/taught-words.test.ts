@@ -38,6 +38,16 @@ test('a word that sets apart does so beside any other', () => {
   ])
   expect(taught.areApart(saucer, drip)).toBe(false)
 })
+test('words that set apart as a pair do so as that pair alone', () => {
+  const pair = new TaughtWords([lesson('apart', ['plant'], ['suet'])], words)
+  const [plant, suet, drip] = ['Plant feeder', 'Suet feeder', 'Drip feeder'].map((t) => titleSignature(t))
+  expect([pair.areApart(plant!, suet!), pair.areApart(suet!, plant!)]).toEqual([true, true])
+  expect([pair.areApart(plant!, drip!), pair.areApart(drip!, suet!), pair.areApart(plant!, plant!)]).toEqual([
+    false,
+    false,
+    false,
+  ])
+})
 test('nothing taught says nothing', () => {
   expect([nothingTaught.areSame(saucer, tray), nothingTaught.areApart(saucer, tray)]).toEqual([false, false])
   expect(nothingTaught.otherwise(saucer)).toEqual([])

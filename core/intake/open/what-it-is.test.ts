@@ -65,6 +65,15 @@ test('what a file is, by its first bytes and not by its name', async () => {
   expect(await code('{"items":\n[{"id":"1","title":"a"},{"id":"2","title":"b"}]}')).toBe('json')
 })
 
+test('a table may be as wide as is allowed, and no wider', async () => {
+  const wide = (columns: number) =>
+    [(c: number) => `name ${c}`, (c: number) => `${c}`, (c: number) => `${c + 1}`]
+      .map((cell) => Array.from({ length: columns }, (_, c) => cell(c)).join(','))
+      .join('\n')
+  expect(await code(wide(limits.columns))).toBe('delimited')
+  expect(await code(wide(limits.columns + 1))).toBe('file-wide')
+})
+
 test('a file may be as large as its format allows, and no larger', async () => {
   const sized = (head: BlobPart, megabytes: number, extra = 0) => {
     const small = new File([head], 'big')

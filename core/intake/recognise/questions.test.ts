@@ -44,6 +44,25 @@ test('percent or share is asked only while a column is taken for a share', async
   expect(asked(p, { market: 'M', said: ['ratio:2'] })).toEqual([])
 })
 
+test('what is asked of an example shows what either answer would make of it', async () => {
+  const share = await propose('Search term,Searches,Change\nmug,10,1.5\nbell,20,0.2\nmat,4,2.5\n')
+  expect(share.questions.find((q) => q.id === 'ratio:2')).toMatchObject({
+    text: "Under 'Change', does 1.5 mean 1.5 % or 150 %?",
+    options: [
+      { label: '1.5 %', value: 'percent' },
+      { label: '150 %', value: 'share' },
+    ],
+  })
+  const marks = await propose('Listing ID;Date;Units;Price EUR\nA;2026-05-01;1;"1,234"\nB;2026-05-02;2;"5,678"\n')
+  expect(marks.questions.find((q) => q.id === 'number')).toMatchObject({
+    text: 'Does 1,234 mean 1234 or 1.234?',
+    options: [
+      { label: '1234', value: '.' },
+      { label: '1.234', value: ',' },
+    ],
+  })
+})
+
 test('a day to come is asked about, and the window ends with the last day that is no mistake', async () => {
   const p = await propose('Listing ID,Date,Units\nA,2026-05-01,1\nA,2206-05-01,2\nB,2026-05-03,4\n')
   expect(asked(p, { market: 'M' })).toEqual(['future:1'])

@@ -130,6 +130,10 @@ test('lines are records each; blank ones count in the numbering and are no rows'
     [5, [3, 'c']],
   ])
   expect(told.sample.map((r) => r.row)).toEqual([1, 3, 4, 5])
+  // a list, a text and what nests too deep are no records, and are told of with what they say
+  const deep = `{"a":${'['.repeat(limits.depth)}${']'.repeat(limits.depth)}}`
+  const odd = await open(`{"id":1,"t":"a"}\n{"id":2,"t":"b"}\n[1, 2]\n"x"\n${deep}\n{"id":3,"t":"c"}`)
+  expect(odd.rows.map((r) => r.cells)).toEqual([[1, 'a'], [2, 'b'], ['[1, 2]'], ['"x"'], [deep], [3, 'c']])
   // many lines that come at once are no long one
   const usual = `{"id":1,"t":"${'x'.repeat(1000)}"}\n`.repeat(limits.rowMegabytes * 1100)
   expect((await open(usual)).rows).toHaveLength(limits.rowMegabytes * 1100)
