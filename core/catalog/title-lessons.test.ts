@@ -1,4 +1,4 @@
-import { buildCatalog, noCorrections, rejoinCatalog, toldLessons, type Corrections } from '.'
+import { buildCatalog, joinTold, noCorrections, rejoinCatalog, toldLessons, type Corrections } from '.'
 import { ListingIndex } from './find-listing'
 import type { Capture } from '../records'
 import { tableOf } from '../records/table-of'
@@ -75,4 +75,33 @@ test('what is set apart by hand speaks against it, and only that much is joined 
   const apart = await catalogOf({ apart: { [key(0)]: key(1) } })
   expect(toldLessons(apart)).toEqual([])
   expect(together(apart)).toBe(false)
+})
+
+test('what listings and judged offers teach is told once each: by hand first, then by barcodes, then by name', () => {
+  const told = (name: string, byHand: number, barcodes: number) => ({
+    name,
+    says: 'same' as const,
+    these: [],
+    those: [],
+    barcodes,
+    byHand,
+    example: ['', ''] as [string, string],
+    isTakenBack: false,
+  })
+  const shown = (list: ReturnType<typeof joinTold>) => list.map((l) => [l.name, l.byHand, l.barcodes])
+  expect(
+    shown(
+      joinTold(
+        [told('c', 1, 9), told('b', 0, 4), told('d', 0, 7), told('a', 0, 4)],
+        [told('c', 2, 0), told('e', 2, 1)],
+      ),
+    ),
+  ).toEqual([
+    ['c', 3, 9],
+    ['e', 2, 1],
+    ['d', 0, 7],
+    ['a', 0, 4],
+    ['b', 0, 4],
+  ])
+  expect(shown(joinTold([], [told('b', 0, 0), told('a', 0, 0)])).map(([name]) => name)).toEqual(['a', 'b'])
 })
