@@ -5,6 +5,7 @@ import {
   costSheet,
   feeLine as fee,
   payback,
+  ratioOf,
   rulePrice,
   scheduleFromJson,
   scheduleToJson,
@@ -94,6 +95,13 @@ test.each(['marginal', 'whole'] as const)(
       expect(['10', '20', '40', '100'].map((price) => taken(price, order))).toEqual(wanted)
   },
 )
+
+test('how often one amount holds another, down to the smallest; of nothing, and of what is not known, there is none', () => {
+  expect([ratioOf(3, 1), ratioOf(-1, 2), ratioOf(0, 5)]).toEqual([3, -0.5, 0])
+  expect([ratioOf(3, 0), ratioOf(3, -1), ratioOf(null, 1), ratioOf(1, null), ratioOf(null, null)]).toEqual(
+    Array(5).fill(null),
+  )
+})
 
 test('goods that cost nothing bring no delivery or freight with them, however many they are', () => {
   const free = { ...blankInputs('EUR'), tiers: [], supplierDeliveryE4: e4('9'), inboundFreightE4: e4('9') }
@@ -313,6 +321,10 @@ describe('price rule', () => {
   test('under the lowest by a cent', () =>
     expect(rulePrice(rule, [e4('9.90'), e4('10.99')])).toEqual({ priceE4: e4('9.89'), because: 'under the lowest' }))
   test('never below the floor, whatever the feed says', () => {
+    expect(rulePrice({ stepE4: 0, earning: [{ fromE4: 0, toE4: null }], ceilingE4: null }, [0, 1])).toEqual({
+      priceE4: 1,
+      because: 'under the lowest',
+    })
     expect(rulePrice(rule, [e4('7.02')])).toEqual({ priceE4: e4('7.02'), because: 'held at the floor' })
     fc.assert(
       fc.property(fc.array(fc.oneof(fc.double(), fc.constantFrom(0, -5, NaN, Infinity, 1))), (prices) => {

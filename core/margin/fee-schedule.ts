@@ -65,8 +65,11 @@ const isParts = (json: unknown): json is Record<string, unknown> =>
 const partsOf = (json: unknown) => (isParts(json) ? json : {})
 const each = (list: unknown, read: (one: unknown) => unknown): unknown => (Array.isArray(list) ? list.map(read) : list)
 const ratioFrom = (percent: unknown): unknown => (typeof percent === 'number' ? percent / 100 : percent)
-const e4From = (amount: unknown): unknown =>
-  typeof amount === 'string' ? (e4OfPlain(amount) ?? amount) : (amount ?? null)
+/** A number stands for the amount that it says: who writes a file by hand may leave the quotes out. */
+const e4From = (amount: unknown): unknown => {
+  const text = typeof amount === 'number' ? String(amount) : amount
+  return typeof text === 'string' ? (e4OfPlain(text) ?? text) : text
+}
 
 function percent(ratio: number): number {
   return Math.round(ratio * 1e8) / 1e6

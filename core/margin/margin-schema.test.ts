@@ -1,5 +1,7 @@
 import {
   blankInputs,
+  costNames,
+  costParts,
   costSchemas,
   feeScheduleSchema,
   ofRules,
@@ -85,6 +87,31 @@ test.each([
 ])('the fee file %j is refused: %s', (json, reason) => {
   expect(() => scheduleFromJson(json)).toThrow(reason)
   expect(() => scheduleFromJson(json)).toThrow(expect.objectContaining({ code: 'schedule-invalid' }))
+})
+
+test('an amount of a fee file may be written without quotes, and no other value for one', () => {
+  const [, read] = scheduleFromJson(
+    withLine({ fixed: 0.3, min: 2, max: 5.25, steps: [{ from: 10, percent: 4 }] }),
+  ).lines
+  expect(read).toMatchObject({
+    fixedE4: 3_000,
+    minE4: 20_000,
+    maxE4: 52_500,
+    steps: [{ fromE4: 100_000, ratio: 0.04 }],
+  })
+  const [, none] = scheduleFromJson(withLine({ fixed: null, min: null, max: undefined })).lines
+  expect(none).toMatchObject({ fixedE4: 0, minE4: null, maxE4: null })
+  for (const min of [true, {}, [], -1, NaN])
+    expect(() => scheduleFromJson(withLine({ min }))).toThrow(expect.objectContaining({ code: 'schedule-invalid' }))
+})
+
+test('goods that are made and sent have costs that a file does not have, and the others are asked of both', () => {
+  const sent = costNames.filter((name) => costParts[name].goods)
+  expect(sent).toEqual(
+    expect.arrayContaining(['supplierDeliveryE4', 'postageOutE4', 'storageMonths', 'recoveredRatio']),
+  )
+  for (const name of ['fees', 'taxRatio', 'advertisingE4', 'commissionRatio', 'returnRatio'] as const)
+    expect(sent).not.toContain(name)
 })
 
 test('what the form keeps and what the file brings is judged by the same schema', () => {

@@ -269,6 +269,23 @@ test('where rounding alone lets some prices of a level stretch serve, those that
   expect(ranges.at(-1)?.toE4).toBeLessThanOrEqual(100_000 + 120_010 * 100)
 })
 
+test('of nothing there is no share: goods for nothing leave a margin from the first cent on', () => {
+  const free = { ...blankInputs('EUR'), tiers: [{ from: 1, priceE4: 0 }] }
+  expect(solvePrice(free, { margin: 0.2 })).toEqual({ lowestE4: 100, ranges: [{ fromE4: 100, toE4: null }] })
+  expect(solvePrice(free, { margin: 0 }).lowestE4).toBe(100)
+})
+
+test('where next to nothing is left of a further cent, prices are still found to the cent', () => {
+  const most = feeLine({ id: 'f', ratio: 0.995 })
+  const i = { ...blankInputs('EUR'), tiers: [{ from: 1, priceE4: 1_000 }], fees: [most] }
+  // half a cent of each euro is left: 0.10 and 1.00 are that of 220.00, less half a cent of rounding
+  const found = solvePrice(i, { profitE4: 10_000 })
+  expect(found.lowestE4).toBeGreaterThan(2_188_000)
+  expect(found.lowestE4).toBeLessThanOrEqual(2_200_000)
+  expect(found.ranges.at(-1)?.toE4).toBeNull()
+  expect(edgesThatLie(i, { profitE4: 10_000 })).toEqual([])
+})
+
 test('what the seller does not know cannot be priced, and what is no number is refused', () => {
   expect(solvePrice(blankInputs('EUR'), { profitE4: 0 })).toEqual({ lowestE4: null, ranges: [] })
   const broken = { ...blankInputs('EUR'), tiers: [{ from: 1, priceE4: NaN }] }
