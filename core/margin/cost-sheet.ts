@@ -63,7 +63,8 @@ export function costSheet(inputs: CostInputs, priceE4: number): CostSheet {
 
 /** What the goods of one sale cost landed, whatever they sell for; null where it is not known. */
 export function landedCost(inputs: CostInputs): number | null {
-  return workOut(inputs, 0, true).landedE4
+  const put: Put = (_, __, ___, e4) => (e4 === null ? null : roundOnce(e4, inputs.currency))
+  return goodsLines(inputs, put, true).landed
 }
 
 /** How often one amount holds another; null where either is not known, or the other is nothing. */
