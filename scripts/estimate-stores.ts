@@ -9,6 +9,7 @@ import { ownPairs } from '../standins/parted'
 import { chance } from '../standins/random'
 import { seenStores } from '../standins/store-trials'
 import { heldShare, leastJudged } from '../standins/trials'
+import { silentStoresTable } from './estimate-silent-stores'
 
 const ways = ['feedback', 'items', 'ranks', 'together'] as const
 type Way = (typeof ways)[number]
@@ -123,6 +124,8 @@ ${ways.map(line).join('\n')}
 
 Feedback at the rate that is learned from thirty stores of the market that state both; items by how often the offer is featured, which is not how much of an item's sales it has; ranks by isotonic steps through every
 seventh listing. Of a single world with some sixty stores a coverage is known to about ±10 points.
+
+${silentStoresTable()}
 
 ## What is mine
 

@@ -3,7 +3,7 @@ import { combine, fromFeedback, fromLog, z80 } from '../estimates'
 import type { CompetingOffer } from '../room'
 import { estimateStore, feedbackOfOffers, type StoreEvidence } from './estimate-store'
 import { learnStores } from './learn-stores'
-import { stepsOf } from './rank-sales'
+import { ranksBeside, stepsOf, type RankSales } from './rank-sales'
 import { feedbackLooks } from './stated'
 import { rowsOfStore } from './store-rows'
 import { capture, end, knownOf, listing } from './test-stores'
@@ -167,7 +167,7 @@ async function market(
     find: (key: string) => keys.get(key) ?? null,
     rowsOf: (store: string) => rowsOfStore(known.rows, known.places.find('Marrowgate', store) ?? -1),
     looksOf: () => [],
-    rankSales: null,
+    ranksBeside: (): RankSales | null => null,
     leaveRate: { rate: 0.5, logSd: 0.7 },
   }
 }
@@ -200,17 +200,38 @@ test('all ways together are learned from stores of which there are two or more, 
   const both = combine([byItems, fromFeedback(30, { rate: 0.5, logSd: 0.7 })])
   expect(together).toMatchObject({ of: 10, extraSd: 0 })
   expect(together!.shift).toBeCloseTo((10 / 12) * Math.log(30 / both!.units), 6)
-  const known = { offers: [offer('0', { featured: 0.5, feedback30: 30 })], leaveRate: { rate: 0.5, logSd: 0.7 } }
-  const apart = estimateStore(await evidence({ ...known, learned: { items, together: null } }))
-  const moved = estimateStore(await evidence({ ...known, learned: { items, together } }))
+  const [known] = stepsOf(Array.from({ length: 40 }, (_, i) => ({ rank: i + 1, units: 40 - i })))
+  const two = { offers: [offer('0', { feedback30: 30 })], rankSales: known!, leaveRate: { rate: 0.5, logSd: 0.7 } }
+  const silent = [null, null, null]
+  const apart = estimateStore(await evidence({ ...two, learned: { items, together: null } }, silent))
+  const moved = estimateStore(await evidence({ ...two, learned: { items, together } }, silent))
   expect(moved.all!.units / apart.all!.units).toBeCloseTo(Math.exp(together!.shift), 9)
-  expect(moved.feedback).toEqual(apart.feedback)
+  expect([moved.feedback, moved.ranks]).toEqual([apart.feedback, apart.ranks])
+  // of a store that publishes a part, that part does not lie off
+  const partly = estimateStore(await evidence({ ...two, learned: { items, together } }, [10, null, 4]))
+  expect(partly.all).toEqual(combine([partly.feedback!, partly.ranks!]))
   // one way alone stays as it is
   const one = estimateStore(await evidence({ offers: [offer('0', { feedback30: 30 })], learned: { items, together } }))
   expect(one.all).toEqual(one.feedback)
   // by rank a store that publishes is estimated as if it did not: what it published would be no evidence
   const [rankSales] = stepsOf(Array.from({ length: 40 }, (_, i) => ({ rank: i + 1, units: 60 })))
-  const ranked = learnStores({ ...(await market(10, { feedback30: 30 })), rankSales: rankSales! })
+  const ranked = learnStores({ ...(await market(10, { feedback30: 30 })), ranksBeside: () => rankSales! })
   expect(ranked.together?.of).toBe(10)
   expect(ranked.together!.shift).toBeLessThan(together!.shift - 0.2)
+})
+
+test('what ranks say beside a store is learned from the other half of all stores, by market', async () => {
+  // stores in turn: those of one half sell as much as the place says, those of the other ten times as much
+  const rows = Array.from({ length: 60 }, (_, i) =>
+    listing(`${i}`, { store: `Store ${i}`, rank: i + 1, units: i % 2 === 0 ? 60 - i : 10 * (60 - i) }),
+  )
+  const { catalog } = await knownOf([capture('listings', rows)])
+  const beside = ranksBeside(catalog)
+  const at = (row: number) => beside(row).get('Marrowgate')!
+  expect([at(0).of, at(1).of]).toEqual([30, 30])
+  // the first listing is judged by the second and the like of it, and the other way round
+  expect(at(0).units[0]).toBe(590)
+  expect(at(1).units[0]).toBe(60)
+  expect(at(2)).toBe(at(0))
+  expect(beside(0).get('Gavelhop')).toBeUndefined()
 })

@@ -68,8 +68,14 @@ export function estimateStore({ leaveRate = usualLeaveRate, ...evidence }: Store
   const ranks = byRanks(evidence)
   const parts = [feedback, items, ranks].flatMap((e) => e ?? [])
   const all = combine(parts)
-  const together = evidence.learned?.together ?? null
-  return { feedback, items, ranks, all: all && (parts.length > 1 ? calibrated(all, together) : all) }
+  // learned of stores as if they published nothing: what is published does not lie off
+  const together = parts.length > 1 && !publishesAny(evidence) ? (evidence.learned?.together ?? null) : null
+  return { feedback, items, ranks, all: all && calibrated(all, together) }
+}
+
+function publishesAny({ catalog, rows, isHidden = false }: StoreEvidence): boolean {
+  const unitsAt = unitsReader(catalog, windowDays)
+  return !isHidden && rows.some((row) => unitsAt(row) !== null)
 }
 
 function byFeedback({ offers, looks }: StoreEvidence, leaveRate: LeaveRate): StoreEstimates['feedback'] {

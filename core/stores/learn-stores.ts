@@ -3,11 +3,13 @@ import { estimateStore, heldItems, type StoreEvidence, type StoreLearning } from
 import { unitsReader } from './window-units'
 
 /** What is gathered of a market's stores. @field offers of one market */
-export interface MarketEvidence extends Pick<StoreEvidence, 'catalog' | 'offers' | 'find' | 'rankSales'> {
+export interface MarketEvidence extends Pick<StoreEvidence, 'catalog' | 'offers' | 'find'> {
   leaveRate: LeaveRate
   /** rows of a store's listings */
   rowsOf: (store: string) => Int32Array
   looksOf: (store: string) => StoreEvidence['looks']
+  /** what ranks say there, of a store by one of its rows: it must have had no part in that */
+  ranksBeside: (row: number) => StoreEvidence['rankSales']
 }
 
 /** stores of which is learned, at the most */
@@ -56,7 +58,7 @@ function itemsLearned({ catalog, find }: MarketEvidence, stores: readonly Store[
 }
 
 function togetherLearned(
-  { catalog, find, rankSales, leaveRate }: MarketEvidence,
+  { catalog, find, ranksBeside, leaveRate }: MarketEvidence,
   stores: readonly Store[],
   items: Calibration | null,
 ): Calibration | null {
@@ -65,7 +67,9 @@ function togetherLearned(
   return calibrationOf(
     stores.flatMap((store): JudgedEstimate[] => {
       const truth = publishedOf(store.rows)
-      if (truth === null) return []
+      const [row] = store.rows
+      if (truth === null || row === undefined) return []
+      const rankSales = ranksBeside(row)
       const { all, ...ways } = estimateStore({ catalog, find, rankSales, leaveRate, learned, ...store, isHidden: true })
       return all && Object.values(ways).filter(Boolean).length > 1 ? [{ estimate: all, truth }] : []
     }),

@@ -1,5 +1,6 @@
 import { ListingReader, type Catalog } from '../catalog'
 import { fromLog, type Estimate, type RankPair } from '../estimates'
+import { textColumn } from '../tables'
 import { unitsReader } from './window-units'
 
 /** What ranks of one market say of units in 30 days: steps that never rise from a better rank to a worse one. */
@@ -15,20 +16,28 @@ export interface RankSales {
 /** listings below which nothing is drawn, and how far, in logs, a whole store lies from its market's steps: found on one made-up world, judged on others */
 const [least, storeLogSd] = [20, 0.1]
 
-/** Steps for each market on which ranks and sales of enough listings are both known. */
-export function rankSales(catalog: Catalog): Map<string, RankSales> {
+/** Steps for each market on which ranks and sales of enough listings are both known. @param isOf rows that are learned from */
+export function rankSales(catalog: Catalog, isOf: (row: number) => boolean = () => true): Map<string, RankSales> {
   const reader = new ListingReader(catalog.listings)
   const unitsAt = unitsReader(catalog, 30)
   const pairs = new Map<string, RankPair[]>()
   for (let row = 0; row < reader.rows; row++) {
     const rank = reader.figure('rank', row)
-    const known = rank === null ? null : unitsAt(row)
+    const known = rank === null || !isOf(row) ? null : unitsAt(row)
     if (rank === null || !known || known.grade === 'estimated') continue
     const list = pairs.get(reader.market(row))
     if (list) list.push({ rank, units: known.units })
     else pairs.set(reader.market(row), [{ rank, units: known.units }])
   }
   return new Map([...pairs].flatMap(([market, list]) => stepsOf(list).map((steps) => [market, steps])))
+}
+
+/** Steps by market, for stores by the row of one of their listings, that they had no part in: learned from the other half of all stores. */
+export function ranksBeside(catalog: Catalog): (row: number) => Map<string, RankSales> {
+  const { codes } = textColumn(catalog.listings, 'store')
+  const half = (row: number) => (codes[row] as number) & 1
+  const beside = [0, 1].map((h) => rankSales(catalog, (row) => half(row) !== h))
+  return (row) => beside[half(row)] as Map<string, RankSales>
 }
 
 /**

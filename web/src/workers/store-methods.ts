@@ -9,6 +9,7 @@ import {
   openStore,
   pricesBeside,
   rankSales,
+  ranksBeside,
   rowsOfStore,
   storeListings,
   storeThemes,
@@ -53,6 +54,12 @@ export interface StoreWriting {
 }
 
 const mostMeetings = 12
+
+/** What ranks say on each market, by all stores, and for each store by the others of another half. */
+interface RanksOf {
+  all: ReturnType<typeof rankSales>
+  beside: ReturnType<typeof ranksBeside>
+}
 
 /** Rows of a store's listings; null where nothing names it any more. */
 async function rowsNamed(source: StoreSource, { market, name }: StoreName) {
@@ -163,9 +170,10 @@ export function storePageMethods(source: StoreSource, own: OwnSource) {
 /** How a store writes, and what it sells where it publishes nothing. */
 export function storeEstimateMethods(source: StoreSource) {
   const listingsOf = lastListings()
-  const ranks = new WeakMap<ItemMaker, ReturnType<typeof rankSales>>()
+  const ranks = new WeakMap<ItemMaker, RanksOf>()
   const ranksOf = (maker: ItemMaker) => {
-    const known = ranks.get(maker) ?? rankSales(maker.catalog)
+    const { catalog } = maker
+    const known = ranks.get(maker) ?? { all: rankSales(catalog), beside: ranksBeside(catalog) }
     ranks.set(maker, known)
     return known
   }
@@ -191,8 +199,8 @@ export function storeEstimateMethods(source: StoreSource) {
       const found = await rowsNamed(source, { market, name })
       if (!found) return null
       const { rows, maker, stores } = found
-      const learned = leaveRateOf(stores.list, stores.places.find(market, name) as number)
-      const leave = rate === null ? learned : { ...learned, rate }
+      const usual = leaveRateOf(stores.list, stores.places.find(market, name) as number)
+      const leave = rate === null ? usual : { ...usual, rate }
       const onMarket = (await source.offers()).filter((o) => o.market === market)
       const [offers, others] = [onMarket.filter((o) => o.store === name), onMarket.filter((o) => o.store !== name)]
       const rowsOf = (store: string) => rowsOfStore(stores.rows, stores.places.find(market, store) ?? -1)
@@ -201,12 +209,19 @@ export function storeEstimateMethods(source: StoreSource) {
       const known = {
         catalog: maker.catalog,
         find: find(maker),
-        rankSales: ranksOf(maker).get(market) ?? null,
         leaveRate: leave,
       }
+      const { all, beside } = ranksOf(maker)
       // what the store itself states is no evidence of itself
-      const teaching = learnStores({ ...known, offers: others, rowsOf, looksOf })
-      const estimates = estimateStore({ ...known, rows, offers, looks: looksOf(name), learned: teaching })
+      const learned = learnStores({
+        ...known,
+        offers: others,
+        rowsOf,
+        looksOf,
+        ranksBeside: (row) => beside(row).get(market) ?? null,
+      })
+      const rankSales = all.get(market) ?? null
+      const estimates = estimateStore({ ...known, rows, offers, looks: looksOf(name), rankSales, learned })
       return { ...estimates, leave }
     },
   }
