@@ -116,6 +116,13 @@ describe('what moves the profit', () => {
       48_500,
     ])
   })
+  test('is told with what moves it most first', () => {
+    const rows = sensitivity({ ...inputs, postageOutE4: 5_000, packingE4: 50_000 }, price)
+    const swings = rows.map((r) => Math.abs(r.higherE4 - r.lowerE4))
+    expect(swings).toEqual([...swings].sort((a, b) => b - a))
+    // 20.00 less a tenth of it, then the 8.00, the 5.00, the fees' 2.40 and half a euro
+    expect(rows.map((r) => r.input)).toEqual(['price', 'goods', 'packingE4', 'fees', 'postageOutE4'])
+  })
   test('moves all that fees take: shares of every step, the least and the most; where steps begin stays', () => {
     const fees = (line: Partial<FeeLine>) => {
       const found = rows({ fees: [{ ...feeLine({ id: 'f', ratio: 0 }), ...line }] }).find(([input]) => input === 'fees')

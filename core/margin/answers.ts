@@ -63,8 +63,9 @@ export function firstOrder({ orderQuantity, packBought, packSold }: CostInputs, 
 export function payback(inputs: CostInputs, priceE4: number, unitsPerDay: number | null): Payback | null {
   const sheet = costSheet(inputs, priceE4)
   const { outlayE4 } = firstOrder(inputs, sheet.landedE4)
-  if (outlayE4 === null || sheet.profitE4 === null) return null
-  const sales = ratioOf(outlayE4, sheet.profitE4 + (sheet.landedE4 as number))
+  // where the goods' cost is known, the profit is
+  if (outlayE4 === null) return null
+  const sales = ratioOf(outlayE4, (sheet.profitE4 as number) + (sheet.landedE4 as number))
   const units = sales === null ? null : Math.ceil(sales)
   return { outlayE4, units, days: units !== null && unitsPerDay ? Math.ceil(units / unitsPerDay) : null }
 }

@@ -63,7 +63,7 @@ export function costSheet(inputs: CostInputs, priceE4: number): CostSheet {
 
 /** What the goods of one sale cost landed, whatever they sell for; null where it is not known. */
 export function landedCost(inputs: CostInputs): number | null {
-  const put: Put = (_, __, ___, e4) => (e4 === null ? null : roundOnce(e4, inputs.currency))
+  const put: Put = (_, __, ___, e4) => rounded(e4, inputs.currency)
   return goodsLines(inputs, put, true).landed
 }
 
@@ -85,7 +85,7 @@ const labels = Object.fromEntries(costNames.map((name) => [name, costParts[name]
 >
 
 /** Puts a line on the sheet. @returns its amount as the sheet has it */
-type Put = (id: string, label: string, group: LineGroup, amountE4: number | null) => number | null
+type Put = <A extends number | null>(id: string, label: string, group: LineGroup, amountE4: A) => A
 
 /** The kernel: clean input, no checks. With `exact` false no line is rounded, which makes the profit piecewise linear. */
 // eslint-disable-next-line max-lines-per-function -- a kernel: one sum, line by line in the order of the sheet
@@ -98,13 +98,13 @@ export function workOut(
   const { currency } = inputs
   let profit: number | null = 0
   const put: Put = (id, label, group, amount) => {
-    const amountE4 = amount === null || !exact ? amount : roundOnce(amount, currency)
+    const amountE4 = exact ? rounded(amount, currency) : amount
     profit = profit === null || amountE4 === null ? null : profit + amountE4
     emit?.({ id, label, group, amountE4 })
     return amountE4
   }
   const cost = (id: string, label: string, group: LineGroup, amount: number) =>
-    0 - (put(id, label, group, 0 - amount) ?? 0)
+    0 - put<number>(id, label, group, 0 - amount)
 
   const discount = priceE4 * inputs.discountRatio
   const paid = priceE4 - discount
@@ -142,8 +142,8 @@ export function workOut(
         (goods.exact ?? 0) * inputs.recoveredRatio -
         refundable * inputs.feesRefundedRatio
   put('returns', labels.returnRatio, 'returns', perReturn === null ? null : 0 - perReturn * inputs.returnRatio)
-  const outlay =
-    goods.landed === null ? null : goods.landed + goods.taxGivenBack + packing + storage + advertising + listingFees
+  const laidOut = plus(goods.landed, goods.taxGivenBack)
+  const outlay = laidOut === null ? null : laidOut + packing + storage + advertising + listingFees
   const net = priceE4 - givenAway + inputs.postageChargedE4 - taxed
   return { netRevenueE4: net, landedE4: goods.landed, outlayE4: outlay, profitE4: profit }
 }
@@ -153,7 +153,7 @@ interface Goods {
   landed: number | null
   /** the same before any line was rounded */
   exact: number | null
-  taxGivenBack: number
+  taxGivenBack: number | null
 }
 
 function goodsLines(inputs: CostInputs, put: Put, exact: boolean): Goods {
@@ -165,23 +165,28 @@ function goodsLines(inputs: CostInputs, put: Put, exact: boolean): Goods {
   const delivery = free ? 0 : (inputs.supplierDeliveryE4 * packSold) / (packBought * orderQuantity)
   const freight = free ? 0 : (inputs.inboundFreightE4 + inputs.freightPerKgE4 * inputs.chargedKg) * pieces
   const before = goods === null ? null : goods + delivery + freight
-  const duty = before === null ? null : before * inputs.dutyRatio
-  const importTax = before === null || duty === null ? null : (before + duty) * inputs.importTaxRatio
+  const duty = share(before, inputs.dutyRatio)
+  const importTax = share(plus(before, duty), inputs.importTaxRatio)
   const borne = inputs.importTaxRecoverable ? 0 : importTax
   const lines = [
     put('goods', labels.tiers, 'goods', minus(goods)),
     put('supplierDelivery', labels.supplierDeliveryE4, 'goods', minus(delivery)),
     put('freight', labels.inboundFreightE4, 'goods', minus(freight)),
-    put('duty', labels.dutyRatio, 'goods', inputs.dutyRatio === 0 ? 0 : minus(duty)),
-    put('importTax', labels.importTaxRatio, 'goods', inputs.importTaxRatio === 0 ? 0 : minus(borne)),
+    put('duty', labels.dutyRatio, 'goods', minus(duty)),
+    put('importTax', labels.importTaxRatio, 'goods', minus(borne)),
   ]
-  const given = inputs.importTaxRecoverable ? (importTax ?? 0) : 0
+  const given = plus(importTax, minus(borne))
   return {
-    landed: goods === null ? null : 0 - lines.reduce<number>((sum, line) => sum + (line ?? 0), 0),
+    landed: minus(lines.reduce(plus)),
     exact: plus(plus(before, duty), borne),
-    taxGivenBack: exact ? roundOnce(given, inputs.currency) : given,
+    taxGivenBack: exact ? rounded(given, inputs.currency) : given,
   }
 }
+
+const rounded = <A extends number | null>(e4: A, currency: string) => (e4 === null ? e4 : roundOnce(e4, currency)) as A
+
+/** Of what is not known no share is known, but none of it is nothing. */
+const share = (e4: number | null, ratio: number) => (ratio === 0 ? 0 : e4 === null ? null : e4 * ratio)
 
 const plus = (a: number | null, b: number | null) => (a === null || b === null ? null : a + b)
 

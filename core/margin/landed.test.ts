@@ -93,6 +93,12 @@ describe('the curve', () => {
     expect(curve.map((s) => s.quantity)).toEqual([...below, ...above])
   })
   test('has no quantity between two that are one apart, and starts at one whatever is asked', () => {
+    const far = landedByQuantity(
+      { ...inputs, orderQuantity: 1, tiers: [...inputs.tiers, { from: 1000, priceE4: 1 }] },
+      1,
+    )
+    expect(far.map((l) => l.quantity)).toEqual(expect.arrayContaining([999, 1000]))
+    expect(far.every((l) => Number.isInteger(l.quantity))).toBe(true)
     const steps = [3, 4, 5].map((from) => ({ from, priceE4: 20_000 - from }))
     const curve = landedByQuantity({ ...inputs, orderQuantity: 1, tiers: [...inputs.tiers, ...steps] }, 0)
     expect(curve.map((s) => s.quantity)).toEqual([1, 2, 3, 4, 5, 6, 7, 8])

@@ -61,6 +61,7 @@ class Sweep {
   }
 
   ranges(): PriceRange[] {
+    this.#try(near)
     for (const bend of bends(this.#inputs, this.#unit)) {
       this.#overPiece(bend - near - 1)
       this.#try(bend + near)
@@ -74,9 +75,9 @@ class Sweep {
   /** Up to a price without a bend before it: the profit is linear but for rounding. */
   #overPiece(to: number): void {
     const from = this.#next
-    if (to < from) return
+    if (to <= from) return void this.#try(to)
     const [a, b] = [this.#short(from, false), this.#short(to, false)]
-    const slope = to === from ? 0 : (b - a) / (to - from)
+    const slope = (b - a) / (to - from)
     if (Math.min(a, b) > this.#slack) return this.#pass(to)
     if (Math.max(a, b) < -this.#slack) return this.#skip(to)
     if (Math.abs(slope) < level) return this.#overFlat(to)
@@ -134,7 +135,10 @@ function bends(inputs: CostInputs, unit: number): number[] {
     const [none, one] = [baseAt(0), baseAt(1e4)]
     return basesWhereItBends(line).map((base) => ((base - none) / (one - none)) * (1e4 / unit))
   })
-  return [0, ...prices.filter((price) => price > 0 && price < ceiling).map(Math.round)].sort((a, b) => a - b)
+  return prices
+    .filter((price) => price < ceiling)
+    .map(Math.round)
+    .sort((a, b) => a - b)
 }
 
 function basesWhereItBends(line: FeeLine): number[] {
