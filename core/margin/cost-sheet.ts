@@ -88,7 +88,6 @@ const labels = Object.fromEntries(costNames.map((name) => [name, costParts[name]
 type Put = <A extends number | null>(id: string, label: string, group: LineGroup, amountE4: A) => A
 
 /** The kernel: clean input, no checks. With `exact` false no line is rounded, which makes the profit piecewise linear. */
-// eslint-disable-next-line max-lines-per-function -- a kernel: one sum, line by line in the order of the sheet
 export function workOut(
   inputs: CostInputs,
   priceE4: number,

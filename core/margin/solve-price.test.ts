@@ -269,6 +269,13 @@ test('where rounding alone lets some prices of a level stretch serve, those that
   expect(ranges.at(-1)?.toE4).toBeLessThanOrEqual(100_000 + 120_010 * 100)
 })
 
+test('without any fee, a margin of a quarter on goods of 3.00 is 4.00, and holds from there on', () => {
+  const plain = { ...blankInputs('EUR'), tiers: [{ from: 1, priceE4: 30_000 }] }
+  expect(solvePrice(plain, { margin: 0.25 })).toEqual({ lowestE4: 40_000, ranges: [{ fromE4: 40_000, toE4: null }] })
+  // 5.00 of postage alone leave 2.00
+  expect(solvePrice({ ...plain, postageChargedE4: 50_000 }, { margin: 0.25 }).lowestE4).toBe(0)
+})
+
 test('of nothing there is no share: goods for nothing leave a margin from the first cent on', () => {
   const free = { ...blankInputs('EUR'), tiers: [{ from: 1, priceE4: 0 }] }
   expect(solvePrice(free, { margin: 0.2 })).toEqual({ lowestE4: 100, ranges: [{ fromE4: 100, toE4: null }] })
