@@ -36,8 +36,14 @@ export function rankSales(catalog: Catalog, isOf: (row: number) => boolean = () 
 export function ranksBeside(catalog: Catalog): (row: number) => Map<string, RankSales> {
   const { codes } = textColumn(catalog.listings, 'store')
   const half = (row: number) => (codes[row] as number) & 1
-  const beside = [0, 1].map((h) => rankSales(catalog, (row) => half(row) !== h))
-  return (row) => beside[half(row)] as Map<string, RankSales>
+  // worked out when first asked for: where no store publishes all that it sold nobody asks
+  const known = new Map<number, Map<string, RankSales>>()
+  return (row) => {
+    const mine = half(row)
+    const beside = known.get(mine) ?? rankSales(catalog, (other) => half(other) !== mine)
+    known.set(mine, beside)
+    return beside
+  }
 }
 
 /**
