@@ -21,6 +21,22 @@ test('an item sells what its listings sell together, day by day', async () => {
   expect((await described([listing('1', { gtin })])).series).toBeNull()
 })
 
+test('what is known week by week stays so, and a listing known by days beside it is summed to weeks', async () => {
+  const weeks = (id: string, units: number): RowRecord[] =>
+    Array.from({ length: 6 }, (_, w) => ({ market: 'Marrowgate', id, day: today - 41 + 7 * w, units }))
+  const one = await described([listing('1', { gtin, units: null })], weeks('1', 14))
+  expect(one.series).toMatchObject({ stepDays: 7, start: today - 41 })
+  expect([...one.series!.values]).toEqual(Array(6).fill(14))
+  // six weeks of fourteen: thirty days are 60
+  expect(one).toMatchObject({ units: 60, unitsGrade: 'estimated' })
+  const both = await described(
+    [listing('1', { gtin, units: null }), listing('2', { gtin, units: null })],
+    [...weeks('1', 14), ...days('2', 1)],
+  )
+  expect(both.series?.stepDays).toBe(7)
+  expect(both.series?.values.at(-1)).toBe(21)
+})
+
 test('how its sales are spread is told by seller: two listings of one are one, and of whom nothing is known counts as such', async () => {
   const item = await described([
     listing('1', { gtin, store: 'Moss', units: 30 }),

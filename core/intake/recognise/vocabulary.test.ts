@@ -93,6 +93,8 @@ test('what is less than half a phrase, or hardly like a word of it, names nothin
       word,
       word === 'pre' ? expect.any(Number) : 0,
     ])
+  // of a word with one letter more nothing was left out
+  expect(fitOf('stck', 'stock') ?? 0).toBe(0)
   expect(small.fits(readHeading('')).fits.size).toBe(0)
 })
 

@@ -52,7 +52,15 @@ describe('the outline of a document', () => {
     expect(told('{"a":"}]"}')).toBe('whole')
   })
   test('nests as deep as its brackets do, texts apart', () => {
-    for (const text of ['{}', '[[{}]]', '{"a":"[[[["}', '{"a\\"{":[1]}', '[[],[[]]]'])
+    for (const text of [
+      '{}',
+      '[[{}]]',
+      '{"a":"[[[["}',
+      '{"a\\"{":[1]}',
+      '[[],[[]]]',
+      '[{},{},{"a":{}}]',
+      '{"a":{},"b":[],"c":{}}',
+    ])
       expect([text, nesting(text)]).toEqual([text, outline(text).depth])
   })
 })
@@ -114,6 +122,11 @@ test('rows that are lists begin under their heading, are numbered by their place
     [3, ['a', 'Bell', 2]],
     [4, ['{"id":1}']],
     [5, ['b', null, 3]],
+  ])
+  expect(grid.sample.map((r) => [r.row, r.cells[0]])).toEqual([
+    [3, 'a'],
+    [4, ''],
+    [5, 'b'],
   ])
   // half of them are not most of them
   expect((await open('[["a","b"],{"id":1,"title":"x"}]')).headings).toEqual(['id', 'title'])
