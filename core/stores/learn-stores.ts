@@ -16,8 +16,8 @@ export interface MarketEvidence extends Pick<StoreEvidence, 'catalog' | 'offers'
 const mostStores = 120
 
 interface Store {
+  name: string
   rows: Int32Array
-  looks: StoreEvidence['looks']
   offers: StoreEvidence['offers']
 }
 
@@ -32,16 +32,14 @@ export function learnStores(evidence: MarketEvidence): StoreLearning {
   return { items, together: togetherLearned(evidence, stores, items) }
 }
 
-function storesOf({ offers, rowsOf, looksOf }: MarketEvidence): Store[] {
+function storesOf({ offers, rowsOf }: MarketEvidence): Store[] {
   const byStore = new Map<string, (typeof offers)[number][]>()
   for (const offer of offers) {
     const list = byStore.get(offer.store)
     if (list) list.push(offer)
     else byStore.set(offer.store, [offer])
   }
-  return [...byStore]
-    .slice(0, mostStores)
-    .map(([name, list]) => ({ rows: rowsOf(name), looks: looksOf(name), offers: list }))
+  return [...byStore].slice(0, mostStores).map(([name, list]) => ({ name, rows: rowsOf(name), offers: list }))
 }
 
 function itemsLearned({ catalog, find }: MarketEvidence, stores: readonly Store[]): Calibration | null {
@@ -58,19 +56,21 @@ function itemsLearned({ catalog, find }: MarketEvidence, stores: readonly Store[
 }
 
 function togetherLearned(
-  { catalog, find, ranksBeside, leaveRate }: MarketEvidence,
+  { catalog, find, ranksBeside, looksOf, leaveRate }: MarketEvidence,
   stores: readonly Store[],
   items: Calibration | null,
 ): Calibration | null {
   const publishedOf = published(catalog)
   const learned = { items, together: null }
   return calibrationOf(
-    stores.flatMap((store): JudgedEstimate[] => {
-      const truth = publishedOf(store.rows)
-      const [row] = store.rows
+    stores.flatMap(({ name, rows, offers }): JudgedEstimate[] => {
+      const truth = publishedOf(rows)
+      const [row] = rows
       if (truth === null || row === undefined) return []
-      const rankSales = ranksBeside(row)
-      const { all, ...ways } = estimateStore({ catalog, find, rankSales, leaveRate, learned, ...store, isHidden: true })
+      // every list is gone through for what it says of a store: of those alone that can teach
+      const beside = { rankSales: ranksBeside(row), looks: looksOf(name) }
+      const known = { catalog, find, leaveRate, learned, rows, offers, isHidden: true }
+      const { all, ...ways } = estimateStore({ ...known, ...beside })
       return all && Object.values(ways).filter(Boolean).length > 1 ? [{ estimate: all, truth }] : []
     }),
   )
