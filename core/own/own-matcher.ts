@@ -1,4 +1,4 @@
-import type { Catalog } from '../catalog'
+import type { Catalog, WorkOptions } from '../catalog'
 import {
   addTo,
   AlikeForms,
@@ -12,6 +12,7 @@ import {
   wordWeights,
   type TitleForms,
 } from '../goods'
+import { stopIfCancelled } from '../problem'
 import { textColumn, textIn } from '../tables'
 import type { OwnGoods } from './own-goods'
 import { figuresClash, FittingFigures, statesAsMuch, titleFigures, type TitleFigures } from './title-figures'
@@ -74,6 +75,34 @@ export class OwnMatcher {
    * @param index finds listings by key; only needed where a catalogue names listings
    */
   matches(rows: ArrayLike<number> | null = null, index: KeyFinder | null = null): Map<number, OwnMatch> {
+    const steps = this.#match(rows, index)
+    for (;;) {
+      const { done, value } = steps.next()
+      if (done) return value
+    }
+  }
+
+  /**
+   * The same of all listings, in turn with other work: thousands of goods beside a million listings take minutes.
+   *
+   * @throws Problem 'cancelled'
+   */
+  async matchesInTurn(
+    index: KeyFinder | null,
+    { signal, onProgress, pause }: WorkOptions,
+  ): Promise<Map<number, OwnMatch>> {
+    const steps = this.#match(null, index)
+    for (;;) {
+      const { done, value } = steps.next()
+      if (done) return value
+      onProgress?.(value)
+      await pause?.()
+      stopIfCancelled(signal)
+    }
+  }
+
+  /** In steps. @returns share of the work that is done, 0–1, and in the end what was found */
+  *#match(rows: ArrayLike<number> | null, index: KeyFinder | null): Generator<number, Map<number, OwnMatch>> {
     const found = new Map<number, OwnMatch>()
     const { itemOf } = this.#catalog
     const take = (row: number, match: OwnMatch) => {
@@ -85,7 +114,8 @@ export class OwnMatcher {
     const rowAt = rows ? (i: number) => rows[i] as number : (i: number) => i
     this.#byListing(index, take)
     this.#byNumber(all.length, rowAt, take)
-    this.#byWords(all.length, rowAt, take)
+    yield 0
+    yield* this.#byWords(all.length, rowAt, take)
     return found
   }
 
@@ -108,7 +138,11 @@ export class OwnMatcher {
     }
   }
 
-  #byWords(count: number, rowAt: (i: number) => number, take: (row: number, match: OwnMatch) => void): void {
+  *#byWords(
+    count: number,
+    rowAt: (i: number) => number,
+    take: (row: number, match: OwnMatch) => void,
+  ): Generator<number, void> {
     const { formOf } = this.#catalog.forms
     const rowsOfForm = new Map<number, number[]>()
     for (let i = 0; i < count; i++) {
@@ -133,18 +167,18 @@ export class OwnMatcher {
         }
     }
     for (const form of ownsOfForm.keys()) if (rowsOfForm.has(form)) onPair(form, form)
-    this.#searchAlike([...ownsOfForm.keys()], [...rowsOfForm.keys()], onPair)
+    yield* this.#searchAlike([...ownsOfForm.keys()], [...rowsOfForm.keys()], onPair)
   }
 
   /**
    * Pairs of forms whose words are alike and whose figures do not clash: one that leaves a colour out may be the same goods all the same.
    * Only forms of figures that go together are compared.
    */
-  #searchAlike(
+  *#searchAlike(
     mine: readonly number[],
     theirs: readonly number[],
     onPair: (theirs: number, mine: number) => void,
-  ): void {
+  ): Generator<number, void> {
     const codeOf = (form: number) => this.#forms.figuresOf[form] as number
     const theirsBy = [...groupedBy(theirs, codeOf)]
     const fitting = new FittingFigures(theirsBy.map(([code]) => this.#figures(code)))
@@ -152,10 +186,12 @@ export class OwnMatcher {
     const anyFigures = { ...this.#forms, figuresOf: new Int32Array(this.#forms.figuresOf.length) }
     const search = new AlikeForms(anyFigures, wordWeights(this.#forms))
     const options = { least: leastShared, worthwhile: (a: number, b: number) => a !== b, onPair }
+    let searched = 0
     for (const forms of groupedBy(mine, (form) => fitting.seen(this.#figures(codeOf(form)))).values()) {
       const wanted = this.#figures(codeOf(forms[0] as number))
       const others = fitting.find(wanted).flatMap((at) => theirsBy[at]?.[1] ?? [])
-      for (const _ of search.searchFor(forms, others, options)) continue
+      for (const _ of search.searchFor(forms, others, options)) yield searched / mine.length
+      searched += forms.length
     }
   }
 

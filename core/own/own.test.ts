@@ -144,3 +144,35 @@ test.each([
     expect(gaps / others).toBeGreaterThanOrEqual(0.85)
   },
 )
+
+describe('in turn with other work', () => {
+  const titles = ['Oak stool', 'Slate clock', 'Felt slippers grey', 'Copper kettle', 'Linen apron', 'Bamboo tray']
+  const rows = titles.flatMap((title, i) => [listing(`${i}`, title), listing(`x${i}`, `${title}, new`)])
+  const made = async () => {
+    const catalog = await buildCatalog([capture('listings', rows)])
+    const own = titles.map((title, i) => ({ sku: `${i}`, title }))
+    return new OwnMatcher(mergeOwn([capture('catalogue', own)], rules), catalog)
+  }
+
+  test('the same is found as at once, others are let in, and what is done only rises', async () => {
+    const [told, pauses] = [[] as number[], [] as number[]]
+    const matcher = await made()
+    const found = await matcher.matchesInTurn(null, {
+      onProgress: (done) => void told.push(done),
+      pause: async () => void pauses.push(told.length),
+    })
+    expect(found).toEqual(matcher.matches())
+    expect(new Set([...found.values()].map((m) => m.own)).size).toBe(titles.length)
+    expect(told).toEqual([...told].sort((a, b) => a - b))
+    expect([told[0], (told.at(-1) as number) <= 1]).toEqual([0, true])
+    expect(pauses).toHaveLength(told.length)
+  })
+
+  test('it ends when it is cancelled', async () => {
+    const stop = new AbortController()
+    const matcher = await made()
+    await expect(
+      matcher.matchesInTurn(null, { signal: stop.signal, pause: async () => stop.abort() }),
+    ).rejects.toMatchObject({ code: 'cancelled' })
+  })
+})

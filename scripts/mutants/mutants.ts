@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import { chance } from '../../standins/random'
 import { asProgram, home } from './bundle'
 import { mutantsOf, mutated, type Mutant } from './mutations'
-import { suitesByLine, type SuitesByLine } from './suites-by-line'
+import { suitesByLine, type Suite, type SuitesByLine } from './suites-by-line'
 import { Tester } from './tester'
 
 const folders = ['demand', 'estimates', 'margin', 'goods', 'catalog', 'intake']
@@ -40,8 +40,8 @@ function chosen(): Place[] {
 }
 
 /** Tests beside a file first, then the others that reach the line, the quickest first. */
-function inTurn({ file, mutant }: Place, suites: SuitesByLine): string[] {
-  const isBeside = (suite: string) => suite.startsWith(file.split('/').slice(0, 2).join('/') + '/')
+function inTurn({ file, mutant }: Place, suites: SuitesByLine): Suite[] {
+  const isBeside = (suite: Suite) => suite.file.startsWith(file.split('/').slice(0, 2).join('/') + '/')
   const all = suites.of(file, mutant.line)
   return [...all.filter(isBeside), ...all.filter((s) => !isBeside(s))]
 }
@@ -59,7 +59,7 @@ const total = queue.length
 let [killed, tried] = [0, 0]
 await Promise.all(
   Array.from({ length: together }, async () => {
-    const tester = new Tester(program, suites.msOf)
+    const tester = new Tester(program)
     for (let place = queue.shift(); place; place = queue.shift()) {
       const { file, text, mutant } = place
       const isKilled = await tester.isKilled({ file, text: mutated(text, mutant), suites: inTurn(place, suites) })

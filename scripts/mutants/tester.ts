@@ -1,7 +1,7 @@
 import { fork, type ChildProcess } from 'node:child_process'
 import type { Trial } from './try-mutants'
 
-type Said = { isReady: true } | { begins: string } | { isKilled: boolean }
+type Said = { isReady: true } | { begins: number } | { isKilled: boolean }
 
 /** changes after which a process is ended and another begun: what was imported is never let go */
 const mostTrials = 150
@@ -9,14 +9,12 @@ const mostTrials = 150
 /** A process that tries changes; one that never ends, or takes the process down, is killed as well. */
 export class Tester {
   readonly #program: string
-  readonly #msOf: (suite: string) => number
   #process: ChildProcess | null = null
   #trials = 0
 
   /** @param program `try-mutants` */
-  constructor(program: string, msOf: (suite: string) => number) {
+  constructor(program: string) {
     this.#program = program
-    this.#msOf = msOf
   }
 
   async isKilled(trial: Trial): Promise<boolean> {
@@ -37,8 +35,7 @@ export class Tester {
       tester.on('message', (said: Said) => {
         clearTimeout(timer)
         if ('isKilled' in said) finish(said.isKilled)
-        else if ('begins' in said)
-          timer = setTimeout(() => tester.kill('SIGKILL'), 10_000 + 6 * this.#msOf(said.begins))
+        else if ('begins' in said) timer = setTimeout(() => tester.kill('SIGKILL'), 10_000 + 6 * said.begins)
       })
       tester.send(trial)
     })

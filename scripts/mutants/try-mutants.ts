@@ -1,17 +1,20 @@
 // Run as a process of its own: tries changes that it is sent, and says of each whether a test failed.
 import { Bundler, type Changed } from './bundle'
 import { runSuite } from './run-suite'
+import type { Suite } from './suites-by-line'
 
 export interface Trial extends Changed {
-  suites: readonly string[]
+  suites: readonly Suite[]
 }
 
 const bundler = new Bundler()
 const say = (message: unknown) => process.send?.(message)
 
-async function fails(suite: string, changed: Changed): Promise<boolean> {
+async function fails({ file, tests }: Suite, changed: Changed): Promise<boolean> {
+  const wanted = tests === null ? null : new Set(tests)
   try {
-    await runSuite((await bundler.bundle(suite, changed)).program)
+    const { program } = await bundler.bundle(file, changed)
+    await runSuite(program, { isWanted: (at) => wanted?.has(at) ?? true })
     return false
   } catch {
     return true
@@ -22,7 +25,7 @@ process.on('unhandledRejection', () => undefined)
 process.on('message', (trial: Trial) => {
   void (async () => {
     for (const suite of trial.suites) {
-      say({ begins: suite })
+      say({ begins: suite.ms })
       if (await fails(suite, trial)) return say({ isKilled: true })
     }
     say({ isKilled: false })

@@ -1,13 +1,31 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { plural } from '@/shared/format'
+import { computed, ref, watch } from 'vue'
+import { percent, plural } from '@/shared/format'
 import { useJobs } from '@/shared/stores/jobs'
+import { useWorkspace } from '@/shared/stores/workspace'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
 import BareButton from '@/shared/widgets/BareButton.vue'
 
 const jobs = useJobs()
-const label = computed(() => (jobs.active.length > 0 ? plural(jobs.active.length, 'job') : 'No jobs'))
-const overall = computed(() => jobs.active[0]?.done ?? null)
+const workspace = useWorkspace()
+/** ms from which on working the items out is told: a change of one item is through before */
+const tellFrom = 500
+const isWorking = ref(false)
+let telling: ReturnType<typeof setTimeout> | undefined
+watch(
+  () => workspace.state === 'working',
+  (now) => {
+    clearTimeout(telling)
+    if (now) telling = setTimeout(() => (isWorking.value = true), tellFrom)
+    else isWorking.value = false
+  },
+  { immediate: true },
+)
+const label = computed(() => {
+  if (jobs.active.length > 0) return plural(jobs.active.length, 'job')
+  return isWorking.value ? 'Working' : 'No jobs'
+})
+const overall = computed(() => (jobs.active[0] ? jobs.active[0].done : workspace.progress))
 const words = {
   waiting: 'waiting',
   running: 'working',
@@ -23,11 +41,14 @@ const words = {
     <template #trigger>
       <BareButton class="tray" :aria-label="`${label}: show`">
         <span>{{ label }}</span>
-        <span v-if="jobs.active.length" class="bar"><i :style="{ width: `${(overall ?? 0.1) * 100}%` }" /></span>
+        <span v-if="jobs.active.length || isWorking" class="bar"
+          ><i :style="{ width: `${(overall ?? 0.1) * 100}%` }"
+        /></span>
       </BareButton>
     </template>
     <div class="list" role="status">
-      <p v-if="jobs.jobs.length === 0" class="quiet">
+      <p v-if="isWorking" class="quiet">Working the items out … {{ percent(workspace.progress) }}</p>
+      <p v-else-if="jobs.jobs.length === 0" class="quiet">
         Imports and scans show here while they run, with progress and a way to stop them.
       </p>
       <div v-for="job in [...jobs.jobs].reverse().slice(0, 14)" :key="job.id" class="job">

@@ -39,6 +39,10 @@ const remaining = computed<Record<StageEntry['name'], { n: number; unit: string 
   clearing: { n: toClear.value, unit: 'to clear' },
   launch: { n: drafts.all.length, unit: 'drafts' },
 }))
+/** stages whose count is of what is gathered: while that is first worked out, none is known */
+const ofGathered: readonly StageEntry['name'][] = ['gather', 'demand', 'finds', 'rivals', 'supply']
+const leftOf = (name: StageEntry['name']) =>
+  workspace.isBeginning && ofGathered.includes(name) ? '…' : count(remaining.value[name].n)
 
 /** The band under the labels: as high as what remains, on a log scale, so that a few of thousands still show. */
 const band = computed(() => {
@@ -69,7 +73,7 @@ const band = computed(() => {
         :title="`${s.label} (key ${s.key})`"
       >
         <span class="name">{{ s.label }}</span>
-        <span class="left">{{ count(remaining[s.name].n) }} {{ remaining[s.name].unit }}</span>
+        <span class="left">{{ leftOf(s.name) }} {{ remaining[s.name].unit }}</span>
       </RouterLink>
       <svg class="band" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
         <polygon :points="band" />

@@ -1,10 +1,12 @@
-import type { ItemMaker } from '@sickle/core/catalog'
+import type { ItemMaker, WorkOptions } from '@sickle/core/catalog'
 import type { OwnItems } from '@sickle/core/engine'
 import { isSameGoods, mergeOwn, OwnMatcher, type OwnGoods, type OwnMatch, type OwnWay } from '@sickle/core/own'
 import type { CallContext } from './channel'
 import type { ItemEngine } from './item-engine'
+import { pauseEvery } from './pause'
 import { readOnce } from './read-once'
 import { capturesOf } from './records-at-rest'
+import { seldom } from './seldom'
 
 /** What of the gathered items is mine, by their keys, as screens mark them. */
 export interface MineSummary {
@@ -15,38 +17,60 @@ export interface MineSummary {
   items: Map<string, { way: OwnWay; title: string }>
 }
 
+type Matches = Map<number, OwnMatch>
+/** told of the share that is done, 0–1 */
+type Tell = (done: number) => void
+
 /** The seller's own goods, and which items they are. Worked out when they are first asked for. */
 export interface OwnSource {
   goods: () => Promise<readonly OwnGoods[]>
-  matches: () => Promise<Map<number, OwnMatch>>
+  /** @param tell told in place of whoever asked before */
+  matches: (tell?: Tell) => Promise<Matches>
   /** the same for queries: null where no catalogue is known */
   items: () => Promise<OwnItems>
   forget: () => void
 }
 
+/** how often a long comparison lets others in and tells how far it is, ms */
+const turnMs = 40
+
 export function ownSource(engine: () => ItemEngine): OwnSource {
   const catalogues = readOnce(() => capturesOf('catalogue'))
   let of: ItemMaker | null = null
+  let isOf = new AbortController()
+  let told: Tell = () => undefined
   const goods = readOnce(async () => mergeOwn(await catalogues.get(), (await engine().maker).rules))
   const found = readOnce(async () => {
-    const maker = await engine().maker
+    const { signal } = isOf
     const mine = await goods.get()
-    if (mine.length === 0) return new Map<number, OwnMatch>()
-    const index = mine.some((o) => o.listing !== null) ? maker.index() : null
-    return new OwnMatcher(mine, maker.catalog).matches(null, index)
+    const onProgress = seldom(turnMs, (done: number) => told(done))
+    return matched(mine, await engine().maker, { signal, onProgress, pause: pauseEvery(turnMs) })
   })
   /** other rules, other prices of mine; other items, other places */
   async function renewed(): Promise<void> {
     const maker = await engine().maker
-    if (maker !== of) {
-      goods.forget()
-      found.forget()
-    }
+    if (maker === of) return
     of = maker
+    forget()
   }
-  const matches = async () => {
-    await renewed()
-    return found.get()
+  function forget(): void {
+    for (const part of [goods, found]) part.forget()
+    isOf.abort()
+    isOf = new AbortController()
+  }
+  async function matches(tell?: Tell): Promise<Matches> {
+    if (tell) told = tell
+    for (;;) {
+      await renewed()
+      const { signal } = isOf
+      const got = await found.get().catch((thrown: unknown) => {
+        if (!signal.aborted) throw thrown
+        return null
+      })
+      // what was gathered may have become another meanwhile: that is what is asked for now
+      await renewed()
+      if (got && !signal.aborted) return got
+    }
   }
   return {
     goods: async () => {
@@ -56,16 +80,23 @@ export function ownSource(engine: () => ItemEngine): OwnSource {
     matches,
     items: async () => ((await goods.get()).length === 0 ? null : matches()),
     forget() {
-      for (const part of [catalogues, goods, found]) part.forget()
+      catalogues.forget()
+      forget()
     },
   }
+}
+
+async function matched(mine: readonly OwnGoods[], maker: ItemMaker, work: WorkOptions): Promise<Matches> {
+  if (mine.length === 0) return new Map()
+  const index = mine.some((o) => o.listing !== null) ? maker.index() : null
+  return new OwnMatcher(mine, maker.catalog).matchesInTurn(index, work)
 }
 
 /** What screens ask of my own goods. */
 export function ownMethods(engine: () => ItemEngine, own: OwnSource) {
   return {
-    async mine(_: CallContext): Promise<MineSummary> {
-      const [goods, matches, maker] = [await own.goods(), await own.matches(), await engine().maker]
+    async mine({ progress }: CallContext): Promise<MineSummary> {
+      const [goods, matches, maker] = [await own.goods(), await own.matches(progress), await engine().maker]
       const items = new Map(
         [...matches].map(([item, { own: at, way }]) => [maker.keyAt(item), { way, title: goods[at]?.title ?? '' }]),
       )

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { isSameGoods, type OwnWay } from '@sickle/core/own'
 import { useServices } from '@/services/services'
 import { useLatest } from '@/shared/use-latest'
@@ -10,14 +10,23 @@ export const useOwn = defineStore('own', () => {
   const services = useServices()
   const workspace = useWorkspace()
   const hasCatalogue = computed(() => workspace.ledger.some((e) => e.kind === 'catalogue' && e.spoilt === undefined))
-  const mine = useLatest([() => workspace.version, hasCatalogue], async () =>
-    workspace.version > 0 && hasCatalogue.value ? services.engine.call('mine', []) : null,
-  )
+  /** share of the comparison that is done, 0–1 */
+  const compared = ref(0)
+  const mine = useLatest([() => workspace.version, hasCatalogue], async () => {
+    const { version } = workspace
+    if (version === 0 || !hasCatalogue.value) return null
+    compared.value = 0
+    const onProgress = (done: unknown) => (compared.value = done as number)
+    return { ...(await services.engine.call('mine', [], { onProgress })), version }
+  })
   const of = (key: string) => mine.value?.items.get(key) ?? null
   return {
     hasCatalogue,
-    /** how many things I sell, and how many of them are met elsewhere; null until they are compared */
-    counts: computed(() => mine.value && { goods: mine.value.goods, met: mine.value.met }),
+    compared,
+    /** how many things I sell, and how many of them are met elsewhere; null until they are compared with all that is gathered now */
+    counts: computed(() =>
+      mine.value?.version === workspace.version ? { goods: mine.value.goods, met: mine.value.met } : null,
+    ),
     of,
     /** Whether an item is among my goods; what is only likely so, or another pack, is not. */
     isMine: (key: string) => isSameGoods(of(key)?.way ?? 'likely'),

@@ -71,6 +71,11 @@ export const useWorkspace = defineStore('workspace', () => {
   const unread = computed(
     () => state.value === 'opening' || (state.value === 'working' && version.value === 0 && ledger.value.length === 0),
   )
+  /** whether nothing of what was gathered is worked out yet, so that no count of it says anything */
+  const isBeginning = computed(() => {
+    const { listings, offers } = summary.value
+    return state.value === 'working' && ledger.value.length > 0 && listings + offers === 0
+  })
   const empty = computed(() => state.value === 'ready' && ledger.value.length === 0)
   return {
     ...engine,
@@ -78,6 +83,7 @@ export const useWorkspace = defineStore('workspace', () => {
     ledger: entries,
     spoilt: computed(() => entries.value.filter((e) => e.spoilt !== undefined)),
     unread,
+    isBeginning,
     empty,
     reload,
     renew,

@@ -36,7 +36,13 @@ const router = useRouter()
     <p class="quiet">{{ bring }}</p>
     <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
   </EmptyState>
-  <EmptyState v-else-if="!ready" v-bind="$attrs" :whole="!within" role="status" :title="within ? undefined : stage">
+  <EmptyState
+    v-else-if="!ready || workspace.isBeginning"
+    v-bind="$attrs"
+    :whole="!within"
+    role="status"
+    :title="within ? undefined : stage"
+  >
     <p class="quiet">Working the items out … {{ percent(workspace.progress) }}</p>
   </EmptyState>
   <slot v-else />

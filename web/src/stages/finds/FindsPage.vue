@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import { measures } from '@sickle/core/engine'
 import { count } from '@/shared/format'
 import { useQuery } from '@/shared/stores/query'
+import { useWorkspace } from '@/shared/stores/workspace'
 import { useFollow } from '@/shared/use-follow'
 import { useKeys } from '@/shared/use-keys'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
@@ -21,6 +22,7 @@ import HouseSelect from '@/shared/widgets/HouseSelect.vue'
 import { plain } from '@/storage/plain'
 
 const query = useQuery()
+const workspace = useWorkspace()
 const router = useRouter()
 const search = useTemplateRef('search')
 const grid = useTemplateRef('grid')
@@ -81,7 +83,7 @@ useKeys(
     <div class="middle">
       <header>
         <h1>Finds</h1>
-        <span class="quiet" role="status"
+        <span v-if="!workspace.isBeginning" class="quiet" role="status"
           ><b>{{ count(query.answer?.matching ?? 0) }}</b> of {{ count(query.answer?.total ?? 0) }} items</span
         >
         <LensChoice />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useServices } from '@/services/services'
-import { count } from '@/shared/format'
+import { count, percent } from '@/shared/format'
 import { plain } from '@/storage/plain'
 import { useOwn } from '@/shared/stores/own'
 import { useQuery } from '@/shared/stores/query'
@@ -64,6 +64,7 @@ function optionsOf(facet: FacetName) {
       <p v-if="own.counts" class="small quiet">
         {{ count(own.counts.met) }} of {{ count(own.counts.goods) }} are sold by others too
       </p>
+      <p v-else class="small quiet" role="status">Comparing them with all items … {{ percent(own.compared) }}</p>
     </SideGroup>
     <FacetList
       v-for="f in areRowsPainted ? facets : []"

@@ -53,6 +53,9 @@ useKeys('Most like me', [{ key: 'escape', label: 'Back to all stores', run: () =
           >{{ count(own.counts.met) }} of {{ plural(own.counts.goods, 'thing') }} I sell
           {{ own.counts.met === 1 ? 'is' : 'are' }} sold by others too</span
         >
+        <span v-else class="quiet small" role="status"
+          >Comparing what I sell with all items … {{ percent(own.compared) }}</span
+        >
         <LensChoice />
         <span class="push row-gap">
           <PasteOwn />
