@@ -34,59 +34,61 @@ const columnOf = ({ profile = {}, fits = {}, heading = {}, sum = null, text = ''
   sum,
   holds: 'nothing',
 })
+/** the three sizes of a hint */
+const [much, some, little] = [2.5, 1.2, 0.5]
 const count = { numeric: 1, whole: 1 }
 const amount = { numeric: 1 }
 
 /** What one column is worth as the only field of a kind, beyond the six of a heading that names it and what its cells say. */
-function hint(field: Field, some: Some, kind: Partial<RecordKind> = {}): number {
+function hint(field: Field, said: Some, kind: Partial<RecordKind> = {}): number {
   const k = kindOf([field], kind)
-  const profile = some.profile ?? (field.type === 'count' ? count : field.type === 'text' ? {} : amount)
-  const column = columnOf({ ...some, profile, fits: { [`${k.name}.${field.name}`]: 1 } })
+  const profile = said.profile ?? (field.type === 'count' ? count : field.type === 'text' ? {} : amount)
+  const column = columnOf({ ...said, profile, fits: { [`${k.name}.${field.name}`]: 1 } })
   const { score } = guessKind(k, [column], styles)
-  return score - 6 - 0.8 * Math.min(3, valueFit(column.profile, field)) - (k.name === 'listings' ? 1 : 0)
+  return score - 6 - 0.8 * Math.min(3, valueFit(column.profile, field)) - (k.name === 'listings' ? some : 0)
 }
 
 describe('what a heading says beside its words', () => {
   const units = fieldOf('units', 'count')
   test.each<[string, Field, Some, Partial<RecordKind>, number]>([
     ['no window', units, {}, {}, 0],
-    ['a window where the kind has none', units, { heading: { window: 30 } }, {}, -0.5],
-    ['a month', units, { heading: { window: 30 } }, { hasWindow: true }, 1],
-    ['a week', units, { heading: { window: 7 } }, { hasWindow: true }, 0.5],
-    ['a month of revenue', fieldOf('revenue', 'money'), { heading: { window: 30 } }, { hasWindow: true }, 1],
-    ['a month of searches', fieldOf('searches', 'count'), { heading: { window: 30 } }, { hasWindow: true }, 1],
-    ['a month of another count', fieldOf('views', 'count'), { heading: { window: 30 } }, { hasWindow: true }, -0.5],
-    ['a month of another amount', fieldOf('cost', 'money'), { heading: { window: 30 } }, {}, -0.5],
+    ['a window where the kind has none', units, { heading: { window: 30 } }, {}, -little],
+    ['a month', units, { heading: { window: 30 } }, { hasWindow: true }, some],
+    ['a week', units, { heading: { window: 7 } }, { hasWindow: true }, little],
+    ['a month of revenue', fieldOf('revenue', 'money'), { heading: { window: 30 } }, { hasWindow: true }, some],
+    ['a month of searches', fieldOf('searches', 'count'), { heading: { window: 30 } }, { hasWindow: true }, some],
+    ['a month of another count', fieldOf('views', 'count'), { heading: { window: 30 } }, { hasWindow: true }, -little],
+    ['a month of another amount', fieldOf('cost', 'money'), { heading: { window: 30 } }, {}, -little],
     ['a month of words', fieldOf('note', 'text'), { heading: { window: 30 } }, {}, 0],
-    ['a month of what is counted in all', fieldOf('unitsTotal', 'count'), { heading: { window: 30 } }, {}, -2.5],
-    ['a month of reviews', fieldOf('reviews', 'count'), { heading: { window: 30 } }, {}, -2.5],
-    ['a month of stock', fieldOf('stock', 'count'), { heading: { window: 30 } }, {}, -2.5],
-    ['a month of feedback', fieldOf('feedback', 'count'), { heading: { window: 30 } }, {}, -2.5],
-    ['what a store sold, without a window', units, {}, { name: 'stores' }, -1.2],
+    ['a month of what is counted in all', fieldOf('unitsTotal', 'count'), { heading: { window: 30 } }, {}, -much],
+    ['a month of reviews', fieldOf('reviews', 'count'), { heading: { window: 30 } }, {}, -much],
+    ['a month of stock', fieldOf('stock', 'count'), { heading: { window: 30 } }, {}, -much],
+    ['a month of feedback', fieldOf('feedback', 'count'), { heading: { window: 30 } }, {}, -much],
+    ['what a store sold, without a window', units, {}, { name: 'stores' }, -some],
     ['other counts of a store', fieldOf('reviews', 'count'), {}, { name: 'stores' }, 0],
-    ['a field of 90 days without a window', fieldOf('u90', 'count', { window: 90 }), {}, {}, -1.5],
-    ['a field of 90 days of 90', fieldOf('u90', 'count', { window: 90 }), { heading: { window: 90 } }, {}, 2.5],
-    ['percent of a share', fieldOf('r', 'ratio'), { heading: { percent: true } }, {}, 1.5],
-    ['percent of an amount', fieldOf('m', 'money'), { heading: { percent: true } }, {}, -3],
-    ['percent of a count', units, { heading: { percent: true } }, {}, -3],
+    ['a field of 90 days without a window', fieldOf('u90', 'count', { window: 90 }), {}, {}, -some],
+    ['a field of 90 days of 90', fieldOf('u90', 'count', { window: 90 }), { heading: { window: 90 } }, {}, much],
+    ['percent of a share', fieldOf('r', 'ratio'), { heading: { percent: true } }, {}, some],
+    ['percent of an amount', fieldOf('m', 'money'), { heading: { percent: true } }, {}, -much],
+    ['percent of a count', units, { heading: { percent: true } }, {}, -much],
     ['percent of words', fieldOf('note', 'text'), { heading: { percent: true } }, {}, 0],
-    ['cells of percent', fieldOf('r', 'ratio'), { profile: { numeric: 1, percentSign: 0.51 } }, {}, 1.5],
+    ['cells of percent', fieldOf('r', 'ratio'), { profile: { numeric: 1, percentSign: 0.51 } }, {}, some],
     ['few cells of percent', fieldOf('r', 'ratio'), { profile: { numeric: 1, percentSign: 0.5 } }, {}, 0],
-    ['a currency of an amount', fieldOf('m', 'money'), { heading: { currency: 'EUR' } }, {}, 1],
-    ['a currency of a count', units, { heading: { currency: 'EUR' } }, {}, -2.5],
-    ['a currency of a share', fieldOf('r', 'ratio'), { heading: { currency: 'EUR' } }, {}, -2.5],
+    ['a currency of an amount', fieldOf('m', 'money'), { heading: { currency: 'EUR' } }, {}, some],
+    ['a currency of a count', units, { heading: { currency: 'EUR' } }, {}, -much],
+    ['a currency of a share', fieldOf('r', 'ratio'), { heading: { currency: 'EUR' } }, {}, -much],
     ['a currency of words', fieldOf('note', 'text'), { heading: { currency: 'EUR' } }, {}, 0],
-  ])('%s', (_, field, some, kind, wanted) => expect(hint(field, some, kind)).toBeCloseTo(wanted, 9))
+  ])('%s', (_, field, said, kind, wanted) => expect(hint(field, said, kind)).toBeCloseTo(wanted, 9))
   test('a field of 90 days is none of 30', () => {
     expect(hint(fieldOf('u90', 'count', { window: 90 }), { heading: { window: 30 } })).toBe(-Infinity)
   })
   // the product of two others is the revenue, and the others are price and units; of two amounts the dearer is the price
   test.each<[SeenColumn['sum'], Record<string, number>]>([
-    ['product', { revenue: 2.5, price: -2.5, units: -2.5, cost: 0 }],
-    ['price', { price: 1.2, revenue: -2, units: 0 }],
-    ['units', { units: 1.2, revenue: -2, price: 0 }],
-    ['cost', { cost: 1.2, delivery: -1.2, revenue: -2, price: 0 }],
-    ['dearer', { price: 0.5, cost: -1, revenue: 0 }],
+    ['product', { revenue: much, price: -much, units: -much, cost: 0 }],
+    ['price', { price: some, revenue: -much, units: 0 }],
+    ['units', { units: some, revenue: -much, price: 0 }],
+    ['cost', { cost: some, delivery: -some, revenue: -much, price: 0 }],
+    ['dearer', { price: little, cost: -some, revenue: 0 }],
   ])('a column that is the %s among sums', (sum, wanted) => {
     for (const [name, odds] of Object.entries(wanted))
       expect([name, hint(fieldOf(name, name === 'units' ? 'count' : 'money'), { sum })]).toEqual([
@@ -98,6 +100,8 @@ describe('what a heading says beside its words', () => {
 
 describe('a column whose heading nobody knows', () => {
   const gain = (field: Field, some: Some) => guessKind(kindOf([field]), [columnOf(some)], styles).score
+  /** what a field is worth without a heading, from the commonest on */
+  const ranks = [0.8, 0.55, 0.3, 0.05] as const
   const days = { day: 1 }
   const day = fieldOf('other', 'day')
   test('is named by its heading from a third on', () => {
@@ -105,7 +109,10 @@ describe('a column whose heading nobody knows', () => {
     // below, by its cells alone: seven tenths of 3.2, less 0.6 as it is not one of the common ones, less a half
     expect(gain(day, { profile: days, fits: { 'feedback.other': 0.32 } })).toBeCloseTo(3.2 * 0.7 - 0.6 - 0.5, 9)
     expect(gain(day, { profile: days, heading: { useless: true } })).toBeCloseTo(3.2 * 0.7 - 0.6, 9)
-    expect(gain(fieldOf('day', 'day'), { profile: days, heading: { useless: true } })).toBeCloseTo(3.2 * 0.7 + 0.6, 9)
+    // the rarer a field is, the less
+    const names = ['order', 'day', 'since', 'listedOn']
+    const unheard = names.map((name) => gain(fieldOf(name, 'day'), { profile: days, heading: { useless: true } }))
+    expect(unheard).toEqual(ranks.map((rank) => expect.closeTo(3.2 * 0.7 + rank, 9) as number))
   })
   test('is not what it names less than half as well as another field of the kind', () => {
     const two = (fit: number) => {
@@ -123,15 +130,15 @@ describe('a column whose heading nobody knows', () => {
     expect(gain(day, { profile: days, fits: says(0.51, 0) })).toBe(-Infinity)
     expect(gain(day, { profile: days, fits: says(0.5, 0) })).toBeCloseTo(3.2 * 0.7 - 1.1, 9)
     const tiers = fieldOf('other', 'tiers')
-    expect(gain(tiers, { profile: { tiers: 1 }, fits: says(0.51, 0) })).toBeCloseTo(5 * 0.35, 9)
+    expect(gain(tiers, { profile: { tiers: 1 }, fits: says(0.51, 0) })).toBeCloseTo(5 * 0.4, 9)
     const barcodes = fieldOf('other', 'currency')
     expect(gain(barcodes, { profile: { currencySign: 0.6, length: 1 }, fits: says(0.51, 0.1) })).toBe(-Infinity)
   })
   test('is a field that must be there sooner than another', () => {
     const profile = { numeric: 1, cents: 0.75 }
     const price = fieldOf('price', 'money')
-    // 0.3 + 0.9 of the cells, 0.7 as prices are common, 0.4 for their cents
-    expect(gain({ ...price, required: true }, { profile })).toBeCloseTo(1.2 * 0.7 + 0.7 + 0.4 - 0.5, 9)
+    // 0.3 + 0.9 of the cells, 0.8 as prices are common, a little for their cents and as much less as no heading says it
+    expect(gain({ ...price, required: true }, { profile })).toBeCloseTo(1.2 * 0.7 + ranks[0] + little - little, 9)
     expect(gain(price, { profile })).toBe(-Infinity)
     expect(gain({ ...price, required: true }, { profile: { ...profile, cents: 0.5 } })).toBe(-Infinity)
     expect(gain({ ...price, required: true }, { profile: { numeric: 1, currencySign: 0.51 } })).toBeGreaterThan(0)
@@ -140,8 +147,8 @@ describe('a column whose heading nobody knows', () => {
     const id = fieldOf('id', 'id')
     const bare = { profile: { code: 0.81, length: 2.5, sameLength: 0.86 }, heading: { useless: true } }
     const of = (profile: Partial<ColumnProfile>) => gain(id, { ...bare, profile: { ...bare.profile, ...profile } })
-    const cells = 1.3 * 0.7 + 0.9
-    expect(of({})).toBeCloseTo(cells + 0.6, 9)
+    const cells = 1.3 * 0.7 + ranks[0]
+    expect(of({})).toBeCloseTo(cells + little, 9)
     expect(of({ sameLength: 0.85 })).toBe(-Infinity)
     expect(of({ sameLength: 0.85, distinct: 0.98 })).toBeCloseTo(cells, 9)
     expect(of({ sameLength: 0.85, distinct: 0.97 })).toBe(-Infinity)
@@ -154,13 +161,13 @@ describe('a column whose heading nobody knows', () => {
   test('is stars where most are high, and a count where it is no long number', () => {
     const stars = (profile: Partial<ColumnProfile>) =>
       gain(fieldOf('rating', 'rating'), { profile: { numeric: 1, min: 1, ...profile }, heading: { useless: true } })
-    expect(stars({ median: 3, high: 4 })).toBeCloseTo(2 * 0.7 + 0.5 + 0.2, 9)
+    expect(stars({ median: 3, high: 4 })).toBeCloseTo(2 * 0.7 + ranks[1], 9)
     expect(stars({ median: 2.9, high: 4 })).toBe(-Infinity)
     expect(stars({ median: 3, high: 3.9 })).toBe(-Infinity)
     const long = (profile: Partial<ColumnProfile>) =>
       gain(fieldOf('order', 'count'), { profile: { ...count, ...profile }, heading: { useless: true } })
-    expect(long({ sameLength: 0.91, length: 3.9 })).toBeCloseTo(0.35 + 0.9, 9)
-    expect(long({ sameLength: 0.9, length: 4 })).toBeCloseTo(0.35 + 0.9, 9)
+    expect(long({ sameLength: 0.91, length: 3.9 })).toBeCloseTo(0.35 + ranks[0], 9)
+    expect(long({ sameLength: 0.9, length: 4 })).toBeCloseTo(0.35 + ranks[0], 9)
     expect(long({ sameLength: 0.91, length: 4 })).toBe(-Infinity)
     const weight = { profile: { words: 1 }, heading: { useless: true } }
     expect(gain(fieldOf('order', 'weight'), weight)).toBe(-Infinity)
@@ -184,11 +191,16 @@ describe('a file as a kind', () => {
     expect(score(columnOf({ profile: { filled: 0 } }))).toBe(base)
     expect(score(columnOf({ profile: { filled: 1 } }))).toBe(base - 0.5)
     expect(score(columnOf({ fits: { 'sales.day': 0.75 } }))).toBe(base - 0.5)
-    expect(score(columnOf({ fits: { 'sales.day': 0.76 } }))).toBe(base - 0.5 - 1.3)
+    expect(score(columnOf({ fits: { 'sales.day': 0.76 } }))).toBe(base - little - some)
   })
   test('is of the commoner kind where nothing else tells', () => {
     const score = (name: RecordKind['name']) => guessKind(kindOf([note], { name }), [named(name, 'note')], styles).score
-    expect((['listings', 'sales', 'orders', 'ads'] as const).map(score)).toEqual([7, 6.5, 6.5, 6])
+    expect((['listings', 'sales', 'orders', 'ads'] as const).map(score)).toEqual([
+      base + some,
+      base + little,
+      base + little,
+      base,
+    ])
     // offers without a price are none
     const offers = guessKind(kindOf([note], { name: 'offers' }), [named('offers', 'note')], styles)
     expect([offers.score, offers.missing]).toEqual([1.5, ['price']])

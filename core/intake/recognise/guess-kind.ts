@@ -8,11 +8,19 @@ import { rowNames } from './row-names'
 import { suretyOf } from './surety'
 import { valueFit } from './value-fit'
 
+/** How much a hint says for a field or, taken off, against it. */
+const [much, some, little] = [2.5, 1.2, 0.5]
+
 /** What a missing required field costs, and what a column that is known elsewhere but not under this kind. */
-const [missingCost, strangerCost, unusedCost] = [5, 1.3, 0.5]
+const [missingCost, strangerCost, unusedCost] = [2 * much, some, little]
 
 /** Where nothing tells kinds apart, a file is of the commoner one. */
-const usual: Partial<Record<RecordKind['name'], number>> = { listings: 1, sales: 0.5, offers: 0.5, orders: 0.5 }
+const usual: Partial<Record<RecordKind['name'], number>> = {
+  listings: some,
+  sales: little,
+  offers: little,
+  orders: little,
+}
 
 /** What the columns of a file are if it is of this kind, and how well that explains the file. */
 export function guessKind(kind: RecordKind, columns: readonly SeenColumn[], styles: Styles): KindGuess {
@@ -99,10 +107,9 @@ function leftOut(
     columns.forEach((column, at) => {
       if (uses[at]?.as !== 'unused') return
       const values = valueFit(column.profile, field)
-      const gain =
-        values +
-        3 * (column.fits.get(`${kind.name}.${name}`) ?? 0) -
-        Math.max(0, ...[...column.fits].map(([f, fit]) => (f.endsWith(`.${name}`) ? 0 : fit))) * 2
+      const otherwise = [...column.fits].map(([f, fit]) => (f.endsWith(`.${name}`) ? 0 : fit))
+      const named = column.fits.get(`${kind.name}.${name}`) ?? 0
+      const gain = values + much * (named - Math.max(0, ...otherwise))
       if (values > 0 && gain > best.gain) best = { at, gain }
     })
     return [{ field: name, column: best.at < 0 ? null : best.at }]
@@ -122,11 +129,11 @@ function gainOf(kind: RecordKind, field: Field, column: SeenColumn, best: number
   const hints = windowHint(kind, field, heading.window) + unitHint(field, column) + sumHint(kind, field, column)
   if (hints === -Infinity) return -Infinity
   if (named >= Math.max(0.33, 0.5 * best)) return named * 6 + Math.min(values, 3) * 0.8 + hints
-  const unheard = values * 0.7 + hints + (unnamed[field.name] ?? -0.6) + unheardHint(field, column)
+  const unheard = values * 0.7 + hints + (unnamed.get(field.name) ?? rare) + unheardHint(field, column)
   if (heading.useless) return unheard
   // A heading that says something else is believed, but for what cells cannot be but; one whose words nobody knows leaves it to them.
-  if (saysElse(column)) return values >= 2.8 && named > 0 ? values * 0.4 : values >= 4 ? values * 0.35 : -Infinity
-  return field.required || values >= 1.9 ? unheard - 0.5 : -Infinity
+  if (saysElse(column)) return values >= (named > 0 ? 2.8 : 4) ? values * 0.4 : -Infinity
+  return field.required || values >= 1.9 ? unheard - little : -Infinity
 }
 
 /** How well the heading names what it names best of the kind: 'Price' is no revenue, though 'total price' is. */
@@ -144,16 +151,16 @@ function isCode({ code, length, sameLength, distinct, numeric, rising }: SeenCol
 function unheardHint(field: Field, { profile: p }: SeenColumn): number {
   switch (field.type) {
     case 'id':
-      return isCode(p) ? (p.sameLength > 0.85 ? 0.6 : 0) : -3
+      return isCode(p) ? (p.sameLength > 0.85 ? little : 0) : -much
     case 'money':
-      return p.cents > 0.5 || p.currencySign > 0.5 ? 0.4 : -2
+      return p.cents > 0.5 || p.currencySign > 0.5 ? little : -much
     case 'rating':
-      return p.median >= 3 && p.high >= 4 ? 0.2 : -3
+      return p.median >= 3 && p.high >= 4 ? 0 : -much
     case 'weight':
     case 'size':
-      return -4
+      return -2 * much
     case 'count':
-      return p.sameLength > 0.9 && p.length >= 4 ? -1.5 : 0
+      return p.sameLength > 0.9 && p.length >= 4 ? -some : 0
     default:
       return 0
   }
@@ -165,28 +172,32 @@ function saysElse({ fits }: SeenColumn): boolean {
   return false
 }
 
-/** Without headings: the commonest columns of each sort come first. */
-const unnamed: Record<string, number> = {
-  id: 0.9, title: 0.8, price: 0.7, day: 0.6, units: 0.1, rating: 0.5, term: 0.6, searches: 0.3, clip: 0.9, creator: 0.3, views: 0.2, likes: 0.1, order: 0.9, what: 0.4, status: 0.6,
-  leadDays: 0.3, note: 0.3, store: 0.4, storeSince: -1.5, cost: -0.2, listedOn: -0.2, advertiser: 0.3, ad: 0.9, firstSeen: 0.6, lastSeen: 0.5, words: 0.6, condition: 0.2, gtin: 0.4, sku: 0.7, since: 0.4, checked: 0.3, country: 0.3, landing: 0.2, picture: 0.2, url: 0.2, currency: 0.4, category: 0,
-} // prettier-ignore
+/** Without headings: the commonest columns of each sort come first, the rarest last. */
+const commonest = [
+  'id title order clip ad price sku',
+  'rating day term firstSeen status words lastSeen',
+  'what store gtin since currency leadDays note searches creator advertiser checked country condition landing picture url views',
+  'units likes category cost listedOn',
+]
+const unnamed = new Map(commonest.flatMap((names, rank) => names.split(' ').map((name) => [name, 0.8 - 0.25 * rank])))
+const rare = -0.6
 
 function windowHint(kind: RecordKind, field: Field, window: number | null): number {
-  if (field.window !== undefined) return window === null ? -1.5 : window === field.window ? 2.5 : -Infinity
+  if (field.window !== undefined) return window === null ? -some : window === field.window ? much : -Infinity
   // what a store sold without a word of a window is what it sold in all
-  if (window === null) return kind.name === 'stores' && field.name === 'units' ? -1.2 : 0
+  if (window === null) return kind.name === 'stores' && field.name === 'units' ? -some : 0
   if ((field.name === 'units' || field.name === 'revenue' || field.name === 'searches') && kind.hasWindow)
-    return window === 30 ? 1 : 0.5
-  if (['unitsTotal', 'reviews', 'stock', 'feedback'].includes(field.name)) return -2.5
-  return field.type === 'count' || field.type === 'money' ? -0.5 : 0
+    return window === 30 ? some : little
+  if (['unitsTotal', 'reviews', 'stock', 'feedback'].includes(field.name)) return -much
+  return field.type === 'count' || field.type === 'money' ? -little : 0
 }
 
 function unitHint(field: Field, { heading, profile }: SeenColumn): number {
   let hint = 0
   if (heading.percent || profile.percentSign > 0.5)
-    hint += field.type === 'ratio' ? 1.5 : field.type === 'money' || field.type === 'count' ? -3 : 0
+    hint += field.type === 'ratio' ? some : field.type === 'money' || field.type === 'count' ? -much : 0
   if (heading.currency !== null)
-    hint += field.type === 'money' ? 1 : field.type === 'count' || field.type === 'ratio' ? -2.5 : 0
+    hint += field.type === 'money' ? some : field.type === 'count' || field.type === 'ratio' ? -much : 0
   return hint
 }
 
@@ -196,15 +207,15 @@ function sumHint({ name }: RecordKind, field: Field, { sum }: SeenColumn): numbe
 }
 
 const sumHints: Record<NonNullable<SeenColumn['sum']>, Record<string, number>> = {
-  product: { revenue: 2.5, price: -2.5, units: -2.5 },
-  price: { price: 1.2, revenue: -2 },
-  units: { units: 1.2, revenue: -2 },
-  cost: { cost: 1.2, delivery: -1.2, revenue: -2 },
-  dearer: { price: 0.5, cost: -1 },
+  product: { revenue: much, price: -much, units: -much },
+  price: { price: some, revenue: -much },
+  units: { units: some, revenue: -much },
+  cost: { cost: some, delivery: -some, revenue: -much },
+  dearer: { price: little, cost: -some },
 }
 
 /** Of a supplier's two amounts the lower is what the goods cost, and the other what shops are advised to ask. */
-const supplierSums: Partial<typeof sumHints> = { cost: { price: 1.2 }, dearer: { price: -1 } }
+const supplierSums: Partial<typeof sumHints> = { cost: { price: some }, dearer: { price: -some } }
 
 /** Price steps in a supplier's list and days across a wide sales file are known by their headings. */
 function specialColumns(kind: RecordKind, columns: readonly SeenColumn[], styles: Styles) {
