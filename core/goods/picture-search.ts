@@ -89,7 +89,7 @@ export class PictureIndex {
     const parts = views.slice(1).map((view) => printOf(raster, part(rects.at(-1) as Rect, view)))
     const found = this.#keys.map((key, i) => {
       const [from, to] = [this.#ends[i - 1] ?? 0, this.#ends[i] as number]
-      let likeness = -1
+      let likeness = -Infinity
       for (let at = from; at < to; at++) {
         for (const whole of wholes) likeness = Math.max(likeness, this.#dot(whole, at * length))
         // the first of each lot of views is a whole
