@@ -20,7 +20,7 @@ export function chooseForItem(
   { rules, corrections }: { rules: SellerRules; corrections: Corrections },
   inputsFor: InputsFor,
 ): ChosenForItem {
-  const market = item.markets[0] ?? ''
+  const market = item.markets[0] as string
   const packOf = ({ offer }: OfferMatch) => corrections.packs[offer.key] ?? offer.pack
   const landedBy = (offer: OfferMatch | null, pack: number) => landedCost(inputsFor(market, offer, pack))
   const said = corrections.offers[item.key]

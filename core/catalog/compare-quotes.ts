@@ -1,5 +1,6 @@
 import { landedCost } from '../margin'
 import { offerOfQuote, type Offer, type OfferMatch, type Quote, type QuoteAnswer } from '../supply'
+import { bestMarketOf } from './item'
 import type { ItemMaker } from './item-maker'
 import { costsWith, deskCandidate, type DeskCandidate } from './match-desk'
 
@@ -37,7 +38,7 @@ export function compareQuotes(maker: ItemMaker, key: string, quotes: readonly Qu
   const place = maker.find(key)
   if (place === null) return null
   const item = maker.at(place, false)
-  const market = item.best?.market ?? item.markets[0] ?? ''
+  const market = bestMarketOf(item)
   const known = offersOfQuotes(maker.catalog.offers)
   const answers = quotes.flatMap((quote): QuoteCompared[] => {
     const { answer } = quote

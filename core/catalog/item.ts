@@ -91,3 +91,7 @@ export interface Item extends StatedValues {
   best: MarketProfit | null
   worth: Worth
 }
+
+/** The market on which an item earns most, or the first that it is on where no profit is known. */
+export const bestMarketOf = (item: Pick<Item, 'best' | 'markets'>): string =>
+  item.best?.market ?? (item.markets[0] as string)

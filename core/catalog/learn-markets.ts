@@ -57,7 +57,7 @@ interface Counted {
 
 function someCounted({ seriesOf }: SalesBlock, rows: number): Set<number> {
   const known: number[] = []
-  for (let row = 0; row < rows; row++) if ((seriesOf[row] ?? -1) >= 0) known.push(row)
+  for (let row = 0; row < rows; row++) if ((seriesOf[row] as number) >= 0) known.push(row)
   const step = Math.ceil(known.length / mostLearned)
   return new Set(known.filter((_, i) => i % step === 0))
 }

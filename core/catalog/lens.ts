@@ -90,7 +90,7 @@ async function reachOn(
 function rowsOn(table: Table, wanted: ReadonlySet<string>): Table {
   const market = textColumn(table, 'market')
   const counts = (row: number) => {
-    const code = market.codes[row] ?? -1
+    const code = market.codes[row] as number
     return code < 0 || wanted.has(market.words.at(code) ?? '')
   }
   return gatherRows(table, placesOf(table.rows).filter(counts), { rows: 0, columns: {} })

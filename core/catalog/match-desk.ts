@@ -19,7 +19,7 @@ import {
 } from '../supply'
 import type { Assumption } from './assumption'
 import { assumptionsOf } from './assumptions'
-import type { Item } from './item'
+import { bestMarketOf, type Item } from './item'
 import { itemCost } from './item-costs'
 import type { ItemMaker } from './item-maker'
 import { lowestOn } from './price-item'
@@ -66,7 +66,7 @@ export function matchDesk(maker: ItemMaker, key: string, words = ''): MatchDesk 
   const place = maker.find(key)
   if (place === null) return null
   const item = maker.at(place)
-  const market = item.best?.market ?? item.markets[0] ?? ''
+  const market = bestMarketOf(item)
   const found = words.trim() === '' ? item.offers : withSaid(maker, item, words)
   return { item, market, candidates: found.map((match) => deskCandidate(maker, item, market, match)) }
 }

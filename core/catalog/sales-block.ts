@@ -30,7 +30,7 @@ export function salesBlock(count: number, captures: readonly NumberedCapture[]):
     from[series + 1] = (from[series] as number) + (span.last - span.first) / span.stepDays + 1
     return { list, ...span }
   })
-  const values = new Float64Array(from[runs.size] ?? 0).fill(NaN)
+  const values = new Float64Array(from[runs.size] as number).fill(NaN)
   spans.forEach(({ list, first, stepDays: step }, series) => {
     const at = from[series] as number
     for (const { days, units } of list) {

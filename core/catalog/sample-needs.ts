@@ -1,5 +1,6 @@
 import { firstOrder } from '../margin'
 import { sampleNeed, type SampleNeed } from '../supply'
+import { bestMarketOf } from './item'
 import type { ItemMaker } from './item-maker'
 import { costsWith } from './match-desk'
 
@@ -27,7 +28,7 @@ export function sampleNeeds(
     if (place === null) continue
     const item = maker.at(place, false)
     if (item.kind === 'digital') continue
-    const market = item.best?.market ?? item.markets[0] ?? ''
+    const market = bestMarketOf(item)
     const lot = item.offer ? firstOrder(costsWith(maker, item, market, item.offer).inputs, item.landedE4) : null
     const need = sampleNeed({ title: item.title, outlayE4: lot?.outlayE4 ?? null }, dearFromE4)
     if (need) needs.set(key, { need, supplier: item.offer?.offer.supplier ?? null })

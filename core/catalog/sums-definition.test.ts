@@ -11,18 +11,18 @@ import { captureOf, listing, testRules, today } from './test-maker'
 
 const random = chance(61)
 const upTo = (most: number) => Math.floor(random.next() * most)
-const maybe = <T>(value: T) => (random.next() < 0.3 ? undefined : value)
+const maybe = <T>(value: T) => (random.next() < 0.3 ? null : value)
 const markets = ['Marrowgate', 'Gavelhop']
 
 /** Listings of two markets, of which much is not known. */
 const someListings = (many: number) =>
   Array.from({ length: many }, (_, i) =>
     listing(`${i}`, {
-      market: markets[upTo(2)],
+      market: markets[upTo(2)]!,
       title: `Thing no ${i}`,
       store: maybe(`Store ${upTo(4)}`),
       price: maybe(10_000 * (1 + upTo(40))),
-      currency: ['EUR', 'GBP', 'XXX'][upTo(3)],
+      currency: ['EUR', 'GBP', 'XXX'][upTo(3)]!,
       units: maybe(upTo(12)),
       unitsTotal: maybe(upTo(300)),
       listedOn: maybe(today - upTo(400) + 20),
@@ -33,7 +33,7 @@ const someListings = (many: number) =>
 function someSales(rows: readonly RowRecord[], capturedOn: number): RowRecord[] {
   return rows
     .filter(() => random.next() < 0.4)
-    .flatMap(({ market, id }) => {
+    .flatMap(({ market = null, id = null }) => {
       const step = random.next() < 0.3 ? 7 : 1
       const from = capturedOn - step * (10 + upTo(40))
       return Array.from({ length: 45 }, (_, i) => ({ market, id, day: from + i * step, units: upTo(5) })).filter(
@@ -92,10 +92,10 @@ test('what many listings sell together, listing by listing, and of themes the mi
       const row = rowOf(place)
       const last = catalog.windowEnds[row.market as string]!
       const priceE4 =
-        row.price === undefined || rate(row.currency) === null
+        row.price === null || rate(row.currency) === null
           ? null
           : Math.round((row.price as number) * rate(row.currency)!)
-      const reader = { units: row.units ?? null, unitsDay: row.units === undefined ? null : today, windowDays: 30 }
+      const reader = { units: row.units ?? null, unitsDay: row.units === null ? null : today, windowDays: 30 }
       const units = unitsInWindow(reader as unknown as Listing, seriesAt(catalog.sales, place), last)
       return { row, last, priceE4, units }
     })
@@ -131,7 +131,7 @@ test('what many listings sell together, listing by listing, and of themes the mi
     expect(sumListings(catalog, places, testRules)).toEqual(wanted)
     const [theme] = listingThemes(catalog, [{ phrases: ['thing'], rows: places }], testRules)
     const numbersOf = (name: string) =>
-      parts.flatMap(({ row }) => (row[name] === undefined ? [] : [row[name] as number])).sort((a, b) => a - b)
+      parts.flatMap(({ row }) => (row[name] === null ? [] : [row[name] as number])).sort((a, b) => a - b)
     const [totals, listed] = [numbersOf('unitsTotal'), numbersOf('listedOn')]
     const middle =
       listed.length === 0
@@ -150,7 +150,7 @@ test('what many listings sell together, listing by listing, and of themes the mi
 test('themes that sell through most surely come first, those of which nothing is known last', async () => {
   const rows = [0, 0, 5, 5, 5, 0].map((units, i) => listing(`${i}`, { title: `Thing ${i}`, units }))
   const catalog = await buildCatalog([
-    captureOf('listings', [...rows, listing('6', { title: 'Thing 6', units: undefined })]),
+    captureOf('listings', [...rows, listing('6', { title: 'Thing 6', units: null })]),
   ])
   const theme = (name: string, ...places: number[]) => ({ phrases: [name], rows: places })
   const found = listingThemes(

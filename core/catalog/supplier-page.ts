@@ -11,6 +11,7 @@ import { workOut } from '../margin'
 import type { Capture } from '../records'
 import type { Assumption } from './assumption'
 import { assumptionsOf } from './assumptions'
+import { bestMarketOf } from './item'
 import type { ItemMaker } from './item-maker'
 import { costsWith } from './match-desk'
 import { lowestOn } from './price-item'
@@ -98,7 +99,7 @@ function itemOf(maker: ItemMaker, place: number, supplier: string): SupplierItem
   if (item.kind === 'digital') return null
   const match = item.offers.find((m) => m.verdict === 'same' && m.offer.supplier === supplier)
   if (!match) return null
-  const market = item.best?.market ?? item.markets[0] ?? ''
+  const market = bestMarketOf(item)
   const { inputs } = costsWith(maker, item, market, match)
   const asked = lowestOn(item, market)
   const { landedE4, profitE4 } = workOut(inputs, asked ?? 0, true)

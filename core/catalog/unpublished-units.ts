@@ -33,7 +33,7 @@ export async function unpublishedUnits(
   onProgress: (done: number) => Promise<void> = async () => {},
 ): Promise<Table> {
   const reader = new ListingReader(listings)
-  const isKnown = (row: number) => (sales.seriesOf[row] ?? -1) >= 0 || reader.figure('units', row) !== null
+  const isKnown = (row: number) => (sales.seriesOf[row] as number) >= 0 || reader.figure('units', row) !== null
   const unknown: number[] = []
   for (let row = 0; row < listings.rows; row++) if (!isKnown(row)) unknown.push(row)
   if (unknown.length === 0) return { rows: listings.rows, columns: {} }

@@ -11,7 +11,8 @@ export function windowEnds(listings: Table, sales: SalesBlock): Record<string, n
     const at = market.codes[i] as number
     const m = at < 0 ? market.words.length : at
     // Where a market has daily figures they say how far it is known; a list captured later does not add days.
-    const day = lastSoldDay(sales, i) ?? (Number.isNaN(unitsDay[i]) ? known(capturedOn[i]) : (unitsDay[i] as number))
+    const day =
+      lastSoldDay(sales, i) ?? (Number.isNaN(unitsDay[i]) ? known(capturedOn[i] as number) : (unitsDay[i] as number))
     if (day > (ends[m] as number)) ends[m] = day
   }
   return Object.fromEntries(
@@ -19,10 +20,10 @@ export function windowEnds(listings: Table, sales: SalesBlock): Record<string, n
   )
 }
 
-const known = (day: number | undefined) => (day === undefined || Number.isNaN(day) ? 0 : day)
+const known = (day: number) => (Number.isNaN(day) ? 0 : day)
 
 function lastSoldDay({ seriesOf, start, from, stepDays }: SalesBlock, listing: number): number | null {
-  const s = seriesOf[listing] ?? -1
+  const s = seriesOf[listing] as number
   if (s < 0) return null
   return (start[s] as number) + ((from[s + 1] as number) - (from[s] as number)) * (stepDays[s] as number) - 1
 }

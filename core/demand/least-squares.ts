@@ -56,10 +56,9 @@ export function leastSquares(y: readonly number[], columns: readonly (readonly n
 /** Gauss–Jordan with the largest pivot first; false where there is none. */
 function solveInPlace(system: number[][], k: number): boolean {
   for (let column = 0; column < k; column++) {
-    let best = column
-    for (let r = column + 1; r < k; r++)
-      if (Math.abs(system[r]?.[column] ?? 0) > Math.abs(system[best]?.[column] ?? 0)) best = r
-    const pivot = system[best] as number[]
+    const sizeOf = (line: readonly number[]) => Math.abs(line[column] as number)
+    const pivot = system.slice(column).reduce((best, line) => (sizeOf(line) > sizeOf(best) ? line : best))
+    const best = system.indexOf(pivot)
     if (Math.abs(pivot[column] as number) < 1e-9) return false
     system[best] = system[column] as number[]
     system[column] = pivot

@@ -226,7 +226,7 @@ export class ByteImporter {
     const texts = this.#at.map((_, place) => String(cells[place] ?? ''))
     const hashes = Int32Array.from(texts, (text) => hashText(text))
     const row1 = { hashes, rowEnds: Int32Array.of(hashes.length), rows: 1 }
-    const [[a], [b]] = this.#hashRows(row1, (cell) => hashText(texts[cell] ?? '', otherSeed))
+    const [[a], [b]] = this.#hashRows(row1, (cell) => hashText(texts[cell] as string, otherSeed))
     return this.#repeats.seenHash(row, a as number, b as number)
   }
 }

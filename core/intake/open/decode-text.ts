@@ -34,7 +34,7 @@ export function looksBinary(bytes: Uint8Array): boolean {
   if (encoding.startsWith('utf-16')) return false
   let odd = 0
   for (let i = 0; i < probe; i++) {
-    const b = bytes[i] ?? 0
+    const b = bytes[i] as number
     if (b === 0) return true
     if (b < 9 || (b > 13 && b < 32 && b !== 27)) odd++
   }

@@ -38,5 +38,18 @@ test('a worked example: the dearest pair is given up for a better whole', () => 
     ]),
   ).toEqual([1, 0])
   expect(bestAssignment([[-1, 0]])).toEqual([-1])
+  // of equal ones columns go in the order of rows, and a gain however small goes before that
+  expect(
+    bestAssignment([
+      [2, 2, 2],
+      [2, 2, 2],
+    ]),
+  ).toEqual([0, 1])
+  expect(
+    bestAssignment([
+      [2, 2.001],
+      [2, 2],
+    ]),
+  ).toEqual([1, 0])
   expect(bestAssignment([])).toEqual([])
 })

@@ -38,13 +38,13 @@ export function guessKind(kind: RecordKind, columns: readonly SeenColumn[], styl
   const taken = bestAssignment(gains)
   const uses: ColumnUse[] = columns.map((_, at) => special.uses.get(at) ?? { as: 'unused' })
   fields.forEach((field, f) => {
-    const at = taken[f] ?? -1
+    const at = taken[f] as number
     if (at >= 0) uses[at] = { as: 'field', field: field.name }
   })
-  const total = taken.reduce((sum, at, f) => sum + (at < 0 ? 0 : (gains[f]?.[at] ?? 0)), 0)
+  const total = totalOf(gains, taken)
   // What the seller said of columns decides them, but not what kind the file is of.
   const owed = taken.filter((at, f) => at >= 0 && isSaid(said[at] ?? null, fields[f] as Field)).length * saidBonus
-  const found = new Set([...fields.flatMap((f, i) => ((taken[i] ?? -1) >= 0 ? [f.name] : [])), ...special.fields])
+  const found = new Set([...fields.flatMap((f, i) => ((taken[i] as number) >= 0 ? [f.name] : [])), ...special.fields])
   const missing = kind.fields.filter((f) => f.required && !found.has(f.name)).map((f) => f.name)
   if (kind.name === 'offers' && !found.has('price') && !found.has('tiers')) missing.push('price')
   const strangers = columns.filter((c, at) => uses[at]?.as === 'unused' && Math.max(0, ...c.fits.values()) > 0.75)
@@ -65,7 +65,7 @@ export function guessKind(kind: RecordKind, columns: readonly SeenColumn[], styl
     const without = gains.map((row, r) => (r === f ? row.map((g, c) => (c === at ? -Infinity : g)) : row))
     const column = columns[at] as SeenColumn
     const evidence = {
-      regret: total - totalOf(without),
+      regret: total - totalOf(without, bestAssignment(without)),
       heading: column.fits.get(`${kind.name}.${use.field}`) ?? 0,
       values: valueFit(column.profile, fields[f] as Field),
     }
@@ -116,8 +116,8 @@ function leftOut(
   })
 }
 
-function totalOf(gains: readonly (readonly number[])[]): number {
-  return bestAssignment(gains).reduce((sum, at, f) => sum + (at < 0 ? 0 : (gains[f]?.[at] ?? 0)), 0)
+function totalOf(gains: readonly (readonly number[])[], taken: readonly number[]): number {
+  return taken.reduce((sum, at, f) => sum + (at < 0 ? 0 : (gains[f]?.[at] as number)), 0)
 }
 
 /** How much speaks for a column being a field: what its heading says, what its cells say, and how it sums with others. */
@@ -176,8 +176,8 @@ function saysElse({ fits }: SeenColumn): boolean {
 const commonest = [
   'id title order clip ad price sku',
   'rating day term firstSeen status words lastSeen',
-  'what store gtin since currency leadDays note searches creator advertiser checked country condition landing picture url views',
-  'units likes category cost listedOn',
+  'what store gtin since currency leadDays note searches creator advertiser checked country condition landing picture url views likes',
+  'units category cost listedOn',
 ]
 const unnamed = new Map(commonest.flatMap((names, rank) => names.split(' ').map((name) => [name, 0.8 - 0.25 * rank])))
 const rare = -0.6

@@ -138,7 +138,7 @@ const numberWords = new Set('nr nummer number numero num numer no'.split(' '))
 function inParts(word: string): string[] {
   if (numberWords.has(word)) return ['nr']
   const m = /^(\p{L}{3,24}?)(?:nummer|nr)$/u.exec(word)
-  return m ? [m[1] ?? '', 'nr'] : [word]
+  return m ? [m[1] as string, 'nr'] : [word]
 }
 
 /** Takes 'last 30 days' and its like out; 'month' alone stays a word, as it may be the column's own meaning. */
@@ -153,5 +153,5 @@ function windowIn(words: string[]): { window: number | null; left: string[] } {
   }
   const lone = words.find((w) => Object.hasOwn(longUnits, w) && w.length > 2)
   const bare = words.find((w) => w === '30' || w === '90' || w === '365' || w === '7')
-  return { window: lone ? (longUnits[lone] ?? null) : bare ? Number(bare) : null, left: words }
+  return { window: lone ? (longUnits[lone] as number) : bare ? Number(bare) : null, left: words }
 }

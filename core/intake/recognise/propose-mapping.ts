@@ -174,7 +174,7 @@ function splitByCurrency(
   )
   const aside: string[] = []
   const columns = guess.columns.map(({ use }, at): ColumnUse => {
-    const named = use.as === 'field' && money.has(use.field) ? readHeading(file.headings[at] ?? '').currency : null
+    const named = use.as === 'field' && money.has(use.field) ? readHeading(file.headings[at] as string).currency : null
     if (named === null || currency === null || named === currency) return use
     aside.push(
       `'${file.headings[at]}' is in ${named}, the other amounts in ${currency}: it is left aside, as a row has one currency.`,

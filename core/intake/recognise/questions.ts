@@ -48,7 +48,7 @@ export function fileQuestions({ file, best, kinds, number, order, currency, styl
   if (!number.sure) questions.push(numberQuestion(number.example ?? ''))
   if (!currency.sure) questions.push(currencyQuestion(currency.currency))
   styled.forEach(({ ratioDoubt }, at) => {
-    if (ratioDoubt !== null) questions.push(ratioQuestion(file.headings[at] ?? '', ratioDoubt, at))
+    if (ratioDoubt !== null) questions.push(ratioQuestion(file.headings[at] as string, ratioDoubt, at))
   })
   file.headings.forEach((heading, at) => {
     const later = laterDay(file, at, now, order.order)

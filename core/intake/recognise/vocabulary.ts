@@ -53,7 +53,7 @@ export class Vocabulary {
       }
     const fieldsOf = new Map<string, Set<string>>()
     for (const { field, words } of this.#phrases)
-      for (const w of words) fieldsOf.set(w, (fieldsOf.get(w) ?? new Set()).add(field.split('.')[1] ?? ''))
+      for (const w of words) fieldsOf.set(w, (fieldsOf.get(w) ?? new Set()).add(field.split('.')[1] as string))
     for (const [word, fields] of fieldsOf) {
       this.#weights.set(word, weightOf(word, fields.size))
       const begin = word.slice(0, 1)
@@ -101,7 +101,7 @@ export class Vocabulary {
     let [found, all, explained, whole] = [0, 0, 0, 0]
     const used = new Set<number>()
     for (const word of words) {
-      const weight = this.#weights.get(word) ?? 1
+      const weight = this.#weights.get(word) as number
       all += weight
       let [best, at] = [0, -1]
       alike.forEach((list, i) => {
@@ -112,7 +112,7 @@ export class Vocabulary {
       if (at < 0) continue
       used.add(at)
       found += weight * best
-      explained += this.#weightOfHeading(heading[at] ?? '') * (best > 0.6 ? 1 : best)
+      explained += this.#weightOfHeading(heading[at] as string) * (best > 0.6 ? 1 : best)
     }
     for (const word of heading) whole += this.#weightOfHeading(word)
     const cover = all === 0 ? 0 : found / all

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef, toRaw, watch, type ShallowRef } from 'vue'
-import type { Item, ItemSampleNeed } from '@sickle/core/catalog'
+import { bestMarketOf, type Item, type ItemSampleNeed } from '@sickle/core/catalog'
 import { draftObstacles, makeDraft, refreshDraft, type Draft } from '@sickle/core/launch'
 import { useServices } from '@/services/services'
 import { plain } from '@/storage/plain'
@@ -44,12 +44,10 @@ export const useDrafts = defineStore('drafts', () => {
     const known = new Set(drafts.value.value.map((d) => d.item))
     const made = list
       .filter((i) => !known.has(i.key))
-      .flatMap((item) => {
+      .map((item) => {
         const priced = item.markets.find((m) => rules.priceOf(item.key, m) !== null)
-        const market = priced ?? item.best?.market ?? item.markets[0]
-        return market === undefined
-          ? []
-          : makeDraft(item, { ...options(item.key, market), market, id: services.newId() })
+        const market = priced ?? bestMarketOf(item)
+        return makeDraft(item, { ...options(item.key, market), market, id: services.newId() })
       })
     await drafts.set([...drafts.value.value, ...made])
     return made.length

@@ -2,6 +2,7 @@
 import { NButton } from 'naive-ui'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { bestMarketOf } from '@sickle/core/catalog'
 import { useServices } from '@/services/services'
 import { percent } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
@@ -41,7 +42,7 @@ const item = useLatest([key, () => workspace.version], async () =>
 )
 watch(item, (now, before) => {
   const moved = before?.key !== now?.key || !now?.markets.includes(market.value)
-  if (now && moved) market.value = now.best?.market ?? now.markets[0] ?? ''
+  if (now && moved) market.value = bestMarketOf(now)
 })
 const costing = useCosting(item, market)
 const setPrice = (e4: number | null) => item.value && void rules.setPrice(item.value.key, market.value, e4)
