@@ -1,4 +1,4 @@
-import { stageOfLife, type SeasonIndex, type Stage, type StageOfLife, type UnitSeries } from '../demand'
+import { stageOfLife, type SeasonIndex, type StageOfLife, type UnitSeries } from '../demand'
 import { recordCodec, TableBuilder, type Table } from '../tables'
 
 const codec = recordCodec({
@@ -39,14 +39,7 @@ export class LifeTable {
 /** The stage of life of an item as kept in the table; null where no sales are known. */
 export function lifeAt(table: Table, item: number): StageOfLife | null {
   if (!table.columns.stage) return null
-  const { stage, observedDays, units90, compared, listings, ...rest } = codec.at(table, item)
-  if (stage === null) return null
-  return {
-    ...rest,
-    stage: stage as Stage,
-    observedDays: observedDays ?? 0,
-    units90: units90 ?? 0,
-    compared: compared ?? 0,
-    listings: listings ?? 0,
-  }
+  const life = codec.at(table, item)
+  // what has a stage has all of its counts
+  return life.stage === null ? null : (life as StageOfLife)
 }
