@@ -48,6 +48,15 @@ test('goods in another pack teach what the same goods teach', async () => {
   expect(tellOfferLessons(pack.offerLessons)[0]).toMatchObject({ says: 'same', byHand: 2 })
 })
 
+test('what is judged otherwise and taken back at once is learned anew', async () => {
+  const once = await makerWith(said('same', 0, 1))
+  const name = tellOfferLessons(once.offerLessons)[0]!.name
+  const twice = await makerWith({ ...said('same', 0, 1, 2), unlearned: { [name]: true } }, once)
+  expect(tellOfferLessons(twice.offerLessons)[0]).toMatchObject({ byHand: 3, isTakenBack: true })
+  const again = await makerWith({ ...said('same', 0, 1, 2), unlearned: { [name]: true } }, twice)
+  expect(again.offerLessons).toBe(twice.offerLessons)
+})
+
 test('one judgement that says otherwise is enough to believe nothing', async () => {
   const { judged } = said('no', 2)
   const both = await makerWith({ ...noCorrections, judged: { ...said('same', 0, 1).judged, ...judged } })

@@ -12,7 +12,7 @@ function some(width: number, height: number): Raster {
   const rgba: number[] = []
   const [a, b, c] = [3 * random.next(), 3 * random.next(), 6 * random.next()]
   const colour = (): Colour => [upTo(256), upTo(256), upTo(256)]
-  const frame = Array.from({ length: 4 }, () => (random.next() < 0.6 ? upTo(Math.floor(width / 3)) : 0))
+  const frame = Array.from({ length: 4 }, () => (random.next() < 0.6 ? upTo(Math.floor(width / 2.2)) : 0))
   const [ground, isOfOne] = [colour(), random.next() < 0.7]
   const sides = frame.map(() => (isOfOne ? ground : colour()))
   for (let y = 0; y < height; y++)

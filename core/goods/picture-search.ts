@@ -35,13 +35,15 @@ const views: readonly Rect[] = [1, 0.91, 0.82].flatMap((share) => {
   const at = (x: number, y: number) => ({ left: x, top: y, right: x + share, bottom: y + share })
   return share === 1
     ? [at(0, 0)]
-    : [
-        [0.5, 0.5],
-        [0, 0],
-        [1, 0],
-        [0, 1],
-        [1, 1],
-      ].map(([x = 0, y = 0]) => at(x * rest, y * rest))
+    : (
+        [
+          [0.5, 0.5],
+          [0, 0],
+          [1, 0],
+          [0, 1],
+          [1, 1],
+        ] as const
+      ).map(([x, y]) => at(x * rest, y * rest))
 })
 
 /**

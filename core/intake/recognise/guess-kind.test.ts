@@ -251,6 +251,11 @@ describe('a file as a kind', () => {
       ['unused', 'none'],
     ])
     expect(guessKind(kindOf([note]), both, styles).columns.map((c) => c.use.as)).toEqual(['unused', 'field'])
+    // though nothing else speaks for it, it is what was said, and worth nothing beyond that
+    const figures = [columnOf({ text: 'Zip', profile: count }), named('feedback', 'note')]
+    const lone = guessKind(kindOf([note]), figures, { ...styles, learned })
+    expect(lone.columns[0]?.surety).toBe('said')
+    expect(lone.score).toBeCloseTo(-little - some, 9)
     // all that is said is owed back: the score is of the column that nobody knows, and of the one that is for nothing now
     expect(guess.score).toBeLessThan(base)
   })
@@ -263,5 +268,6 @@ describe('a file as a kind', () => {
       { field: 'price', column: 1 },
       { field: 'units', column: null },
     ])
+    expect(guessKind(kind, [spare(0.51), found], styles).leftOut[0]).toEqual({ field: 'price', column: 0 })
   })
 })
