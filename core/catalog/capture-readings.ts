@@ -23,13 +23,13 @@ export function readingsOf(
   if (telling.length < 2) return readings
   for (const { capture, rows, listings } of telling) {
     const values = numbers(capture.table, name)
-    for (let i = 0; i < rows.length; i++) {
-      const [listing, value] = [listings[i] as number, values[rows[i] as number] as number]
-      if (!wanted.has(listing) || Number.isNaN(value)) continue
+    rows.forEach((row, i) => {
+      const [listing, value] = [listings[i] as number, values[row] as number]
+      if (!wanted.has(listing) || Number.isNaN(value)) return
       const list = readings.get(listing) ?? []
       list.push({ day: capture.capturedOn, value })
       readings.set(listing, list)
-    }
+    })
   }
   return readings
 }

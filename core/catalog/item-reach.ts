@@ -150,15 +150,15 @@ function storesBySize({ listings, itemOf, items }: Joined): { one: Float64Array;
   /** of each store the items met first, one more than are few */
   const met: number[][] = []
   const [one, few] = [new Float64Array(items).fill(NaN), new Float64Array(items).fill(NaN)]
-  for (let l = 0; l < listings.rows; l++) {
-    if ((store.codes[l] as number) < 0 || (itemOf[l] as number) < 0) continue
-    const at = (store.codes[l] as number) * markets + (market.codes[l] as number) + 1
+  itemOf.forEach((item, l) => {
+    const own = store.codes[l] as number
+    if (own < 0 || item < 0) return
+    const at = own * markets + (market.codes[l] as number) + 1
     if (numbers[at] === -1) numbers[at] = met.push([]) - 1
     const its = met[numbers[at] as number] as number[]
-    const item = itemOf[l] as number
     one[item] = few[item] = 0
     if (its.length <= fewItems && !its.includes(item)) its.push(item)
-  }
+  })
   for (const its of met) {
     if (its.length > fewItems) continue
     for (const item of its) few[item] = (few[item] as number) + 1
@@ -236,19 +236,19 @@ function metRecords(
 function itemsByGtin(listings: Table, itemOf: Int32Array): Map<string, number> {
   const gtin = textColumn(listings, 'gtin')
   const items = new Map<string, number>()
-  for (let l = 0; l < listings.rows; l++) {
+  itemOf.forEach((item, l) => {
     const code = textAt(gtin, l)
-    if (code !== null && (itemOf[l] as number) >= 0 && !items.has(code)) items.set(code, itemOf[l] as number)
-  }
+    if (code !== null && item >= 0 && !items.has(code)) items.set(code, item)
+  })
   return items
 }
 
 /** Where competing offers are known, the stores that list the item sell it too. */
 function addListedSellers(met: Map<number, Met>, listings: Table, itemOf: Int32Array): void {
   const [market, store] = [textColumn(listings, 'market'), textColumn(listings, 'store')]
-  for (let l = 0; l < listings.rows; l++) {
-    const found = met.get(itemOf[l] as number)
+  itemOf.forEach((item, l) => {
+    const found = met.get(item)
     const name = textAt(store, l)
     if (found && found.sellers.size > 0 && name !== null) found.sellers.add(`${textAt(market, l) ?? '?'}/${name}`)
-  }
+  })
 }

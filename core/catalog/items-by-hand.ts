@@ -42,11 +42,10 @@ function setApart(groupOf: Int32Array, apart: ReadonlySet<number>, of: () => Joi
   if (touched.size === 0) return itemOf
   const members = new Map<number, number[]>()
   let next = 0
-  for (let listing = 0; listing < groupOf.length; listing++) {
-    const group = groupOf[listing] as number
+  groupOf.forEach((group, listing) => {
     if (group >= next) next = group + 1
     if (touched.has(group)) addTo(members, group, listing)
-  }
+  })
   for (const listings of members.values()) {
     const parts = [
       ...regroup(
@@ -68,14 +67,11 @@ function numbered(sets: Int32Array): Int32Array {
   let most = 0
   for (const set of sets) most = Math.max(most, set + 1)
   const numbers = new Int32Array(most).fill(-1)
-  const numberOf = new Int32Array(sets.length)
   let next = 0
-  for (let i = 0; i < sets.length; i++) {
-    const set = sets[i] as number
+  return sets.map((set) => {
     if ((numbers[set] as number) < 0) numbers[set] = next++
-    numberOf[i] = numbers[set] as number
-  }
-  return numberOf
+    return numbers[set] as number
+  })
 }
 
 /** Listings by item, in their own order within each (a counting sort). */
@@ -87,11 +83,10 @@ export function membersOf(itemOf: Int32Array): { starts: Int32Array; members: In
   for (let i = 0; i < items; i++) starts[i + 1] = (starts[i + 1] as number) + (starts[i] as number)
   const next = starts.slice()
   const members = new Int32Array(itemOf.length)
-  for (let l = 0; l < itemOf.length; l++) {
-    const item = itemOf[l] as number
-    members[next[item] as number] = l
+  itemOf.forEach((item, listing) => {
+    members[next[item] as number] = listing
     next[item] = (next[item] as number) + 1
-  }
+  })
   return { starts, members }
 }
 

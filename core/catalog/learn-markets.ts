@@ -31,7 +31,7 @@ export function learnMarkets(
   captures: readonly NumberedCapture[],
   reader: ListingReader,
 ): (market: string) => MarketLearning {
-  const some = someCounted(sales, reader.rows)
+  const some = someCounted(sales)
   const shown = { reviews: readingsOf('reviews', captures, some), stock: readingsOf('stock', captures, some), reader }
   const known = [...some].flatMap((row) => {
     const series = seriesAt(sales, row)
@@ -55,9 +55,8 @@ interface Counted {
   series: UnitSeries
 }
 
-function someCounted({ seriesOf }: SalesBlock, rows: number): Set<number> {
-  const known: number[] = []
-  for (let row = 0; row < rows; row++) if ((seriesOf[row] as number) >= 0) known.push(row)
+function someCounted({ seriesOf }: SalesBlock): Set<number> {
+  const known = [...seriesOf.keys()].filter((row) => (seriesOf[row] as number) >= 0)
   const step = Math.ceil(known.length / mostLearned)
   return new Set(known.filter((_, i) => i % step === 0))
 }

@@ -64,10 +64,8 @@ function countedListings({ listings, itemOf, starts, members }: Catalog, wanted:
 
 /** Items of which every listing counts. */
 function wholeItems({ starts }: Catalog, counted: Int32Array): Int32Array {
-  const same = placesOf(starts.length - 1)
   const sizeOf = (of: Int32Array, item: number) => (of[item + 1] as number) - (of[item] as number)
-  for (let item = 0; item < same.length; item++) if (sizeOf(counted, item) !== sizeOf(starts, item)) same[item] = -1
-  return same
+  return placesOf(starts.length - 1).map((item) => (sizeOf(counted, item) === sizeOf(starts, item) ? item : -1))
 }
 
 /** What may be listed is said of the goods, not of a market's listings of them: that stays. */

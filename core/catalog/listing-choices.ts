@@ -15,12 +15,12 @@ export function listingChoices(
   const wanted = Array.from({ length: words.length }, (_, code) => words.at(code) === category)
   const reader = new ListingReader(listings)
   const choices: Choice[] = []
-  for (let l = 0; l < codes.length; l++) {
-    if (!wanted[codes[l] as number] || !isCounted(l)) continue
+  codes.forEach((code, l) => {
+    if (!wanted[code] || !isCounted(l)) return
     const listing = reader.at(l)
     const known = unitsInWindow(listing, seriesAt(sales, l), windowEnds[listing.market] ?? listing.capturedOn)
     if (known) choices.push({ options: optionsOf(listing), sold: known.units > 0 })
-  }
+  })
   return choices
 }
 

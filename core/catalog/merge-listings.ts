@@ -52,12 +52,13 @@ function mergeTexts(
     const recoded = shared?.recode(column.words)
     // Sales name listings too, but only fill what no list of listings says.
     const onlyFills = capture.kind === 'sales'
-    for (let i = 0; i < rows.length; i++) {
-      const code = column.codes[rows[i] as number] as number
+    const first = base
+    rows.forEach((row, i) => {
+      const code = column.codes[row] as number
       const listing = listings[i] as number
-      if (code < 0 || (onlyFills && codes[listing] !== -1)) continue
-      codes[listing] = recoded ? (recoded[code] as number) : base + code
-    }
+      if (code < 0 || (onlyFills && codes[listing] !== -1)) return
+      codes[listing] = recoded ? (recoded[code] as number) : first + code
+    })
     lists.push(column.words)
     base += column.words.length
   }
@@ -67,10 +68,10 @@ function mergeTexts(
 function mergeFigures(name: string, captures: readonly NumberedCapture[], merged: Float64Array): Float64Array {
   for (const { capture, rows, listings } of captures) {
     const values = numbers(capture.table, name)
-    for (let i = 0; i < rows.length; i++) {
-      const value = values[rows[i] as number] as number
+    rows.forEach((row, i) => {
+      const value = values[row] as number
       if (!Number.isNaN(value)) merged[listings[i] as number] = value
-    }
+    })
   }
   return merged
 }
@@ -86,15 +87,15 @@ function mergeWindows(count: number, captures: readonly NumberedCapture[], base:
   ]
   for (const { capture, rows, listings } of captures) {
     const values = capture.kind === 'listings' ? numbers(capture.table, 'units') : null
-    for (let i = 0; i < rows.length; i++) {
+    rows.forEach((row, i) => {
       const listing = listings[i] as number
       capturedOn[listing] = capture.capturedOn
-      const value = values?.[rows[i] as number] ?? NaN
-      if (Number.isNaN(value)) continue
+      const value = values?.[row] ?? NaN
+      if (Number.isNaN(value)) return
       units[listing] = value
       unitsDay[listing] = capture.capturedOn
       windowDays[listing] = capture.windowDays
-    }
+    })
   }
   return { units, unitsDay, windowDays, capturedOn }
 }

@@ -34,10 +34,10 @@ export function salesBlock(count: number, captures: readonly NumberedCapture[]):
   spans.forEach(({ list, first, stepDays: step }, series) => {
     const at = from[series] as number
     for (const { days, units } of list) {
-      for (let i = 0; i < days.length; i++) {
+      days.forEach((day, i) => {
         const u = units[i] as number
-        if (!Number.isNaN(u)) values[at + ((days[i] as number) - first) / step] = u
-      }
+        if (!Number.isNaN(u)) values[at + (day - first) / step] = u
+      })
     }
   })
   return { seriesOf, start, stepDays, from, values }
@@ -62,25 +62,19 @@ interface Run {
 
 function takeRuns({ capture, rows, listings }: NumberedCapture, runs: Map<number, Run[]>): void {
   const [days, units] = [numbers(capture.table, 'day'), numbers(capture.table, 'units')]
-  for (let i = 0; i < rows.length; i++) {
-    const [start, end] = [rows[i] as number, rows[i + 1] ?? capture.table.rows]
+  rows.forEach((start, i) => {
+    const end = rows[i + 1] ?? capture.table.rows
     const run = { days: days.subarray(start, end), units: units.subarray(start, end) }
     const list = runs.get(listings[i] as number)
     if (list) list.push(run)
     else runs.set(listings[i] as number, [run])
-  }
+  })
 }
 
 /** First and last day; weeks where every row is whole weeks from the first. */
 function spanOf(runs: readonly Run[]): { first: number; last: number; stepDays: 1 | 7 } {
-  let first = Infinity
-  let last = -Infinity
-  for (const { days } of runs) {
-    for (const day of days) {
-      if (day < first) first = day
-      if (day > last) last = day
-    }
-  }
+  let [first, last] = [Infinity, -Infinity]
+  for (const { days } of runs) for (const day of days) [first, last] = [Math.min(first, day), Math.max(last, day)]
   const weekly = last > first && runs.every(({ days }) => days.every((day) => (day - first) % 7 === 0))
   return { first, last, stepDays: weekly ? 7 : 1 }
 }

@@ -1,4 +1,4 @@
-import { differingRows, numbers, textColumn } from '../tables'
+import { differingRows, numbers, placesOf, textColumn } from '../tables'
 import type { Catalog } from './catalog'
 import type { NewListings } from './catalog-change'
 import { isTaughtAnew } from './title-lessons'
@@ -25,7 +25,7 @@ export function sameItems(before: Catalog, now: Omit<Catalog, 'life'>, listings:
   const isOtherwise = before.offers !== now.offers || (now.offers.length > 0 && isTaughtAnew(before, now))
   if (isOtherwise) return { sold, all: all.fill(-1) }
   const reached = differingRows(before.reach, now.reach, all)
-  for (let item = 0; item < all.length; item++) if (reached[item] === 1) all[item] = -1
+  reached.forEach((differs, item) => differs === 1 && (all[item] = -1))
   if (before.unpublished !== now.unpublished) {
     const estimated = differingRows(before.unpublished, now.unpublished, listings.oldOf)
     leaveOut(all, now, (l) => estimated[l] === 1)
@@ -35,9 +35,7 @@ export function sameItems(before: Catalog, now: Omit<Catalog, 'life'>, listings:
 }
 
 function sameMembers(before: Catalog, now: Omit<Catalog, 'life'>, listings: NewListings): Int32Array {
-  const same = new Int32Array(now.starts.length - 1)
-  for (let item = 0; item < same.length; item++) same[item] = sameItem(before, now, listings, item)
-  return same
+  return placesOf(now.starts.length - 1).map((item) => sameItem(before, now, listings, item))
 }
 
 function sameItem(
@@ -66,10 +64,9 @@ function leaveOut(
   isChanged: ((listing: number) => boolean) | null,
 ): void {
   if (isChanged === null) return
-  for (let listing = 0; listing < itemOf.length; listing++) {
-    const item = itemOf[listing] as number
+  itemOf.forEach((item, listing) => {
     if ((same[item] as number) >= 0 && isChanged(listing)) same[item] = -1
-  }
+  })
 }
 
 function changedSeasons(before: Catalog, now: Pick<Catalog, 'seasons'>): Set<string> {

@@ -46,31 +46,28 @@ function placesInStores(listings: Table, lists: readonly Capture[]): StoreRows {
   return (listing) => places.get(key(market, store, listing)) ?? []
 }
 
-function fillFigures(known: Float64Array, storeOf: StoreRows, name: string): Column {
-  const values = known.slice()
-  for (let listing = 0; listing < values.length; listing++) {
-    if (!Number.isNaN(values[listing])) continue
-    for (const { table, row } of storeOf(listing)) {
-      const value = numberIn(table, name, row)
-      if (value === null) continue
-      values[listing] = value
-      break
-    }
+/** What the newest row says that says anything. */
+function firstSaid<T>(rows: ReturnType<StoreRows>, said: (table: Table, row: number) => T | null): T | null {
+  for (const { table, row } of rows) {
+    const value = said(table, row)
+    if (value !== null) return value
   }
+  return null
+}
+
+function fillFigures(known: Float64Array, storeOf: StoreRows, name: string): Column {
+  const values = known.map((value, listing) =>
+    Number.isNaN(value) ? (firstSaid(storeOf(listing), (table, row) => numberIn(table, name, row)) ?? NaN) : value,
+  )
   return { type: 'number', values }
 }
 
 function fillTexts(known: TextColumn, storeOf: StoreRows, name: string): Column {
-  const codes = known.codes.slice()
   const dictionary = new Dictionary(known.words)
-  for (let listing = 0; listing < codes.length; listing++) {
-    if (codes[listing] !== -1) continue
-    for (const { table, row } of storeOf(listing)) {
-      const word = textIn(table, name, row)
-      if (word === null) continue
-      codes[listing] = dictionary.code(word)
-      break
-    }
-  }
+  const codes = known.codes.map((code, listing) => {
+    if (code >= 0) return code
+    const word = firstSaid(storeOf(listing), (table, row) => textIn(table, name, row))
+    return word === null ? -1 : dictionary.code(word)
+  })
   return { type: 'text', codes, words: dictionary.words }
 }

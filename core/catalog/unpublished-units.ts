@@ -34,8 +34,7 @@ export async function unpublishedUnits(
 ): Promise<Table> {
   const reader = new ListingReader(listings)
   const isKnown = (row: number) => (sales.seriesOf[row] as number) >= 0 || reader.figure('units', row) !== null
-  const unknown: number[] = []
-  for (let row = 0; row < listings.rows; row++) if (!isKnown(row)) unknown.push(row)
+  const unknown = [...sales.seriesOf.keys()].filter((row) => !isKnown(row))
   if (unknown.length === 0) return { rows: listings.rows, columns: {} }
   const wanted = new Set(unknown)
   const shown = {

@@ -1,3 +1,5 @@
+import { placesOf } from '../tables'
+
 /** Sets that grow together (union by the lower number), each with at most one barcode, and one brand but for what a barcode joined. */
 export class Groups {
   readonly #parent: Int32Array
@@ -6,8 +8,7 @@ export class Groups {
 
   /** Each by itself. @param labels copied, not kept */
   constructor(...labels: Int32Array[]) {
-    this.#parent = new Int32Array(labels[0]?.length ?? 0)
-    for (let i = 0; i < this.#parent.length; i++) this.#parent[i] = i
+    this.#parent = placesOf(labels[0]?.length ?? 0)
     this.#labels = labels.map((list) => list.slice())
   }
 
@@ -18,12 +19,11 @@ export class Groups {
     let most = 0
     for (const group of groupOf) most = Math.max(most, group + 1)
     const firsts = new Int32Array(most).fill(-1)
-    for (let i = 0; i < groupOf.length; i++) {
-      const group = groupOf[i] as number
-      if (group < 0) continue
+    groupOf.forEach((group, i) => {
+      if (group < 0) return
       if ((firsts[group] as number) < 0) firsts[group] = i
       else groups.joinAnyway(firsts[group] as number, i)
-    }
+    })
     return groups
   }
 
@@ -65,13 +65,11 @@ export class Groups {
   /** For each the number of its set, 0 upwards in order of first appearance. */
   numbered(): Int32Array {
     const numbers = new Int32Array(this.#parent.length).fill(-1)
-    const groupOf = new Int32Array(this.#parent.length)
     let next = 0
-    for (let i = 0; i < groupOf.length; i++) {
+    return this.#parent.map((_, i) => {
       const root = this.root(i)
       if ((numbers[root] as number) < 0) numbers[root] = next++
-      groupOf[i] = numbers[root] as number
-    }
-    return groupOf
+      return numbers[root] as number
+    })
   }
 }

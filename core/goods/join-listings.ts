@@ -57,10 +57,9 @@ export async function joinMore(
   const groups = Groups.from(groupOf, of.gtins, of.brands)
   const { firstOf } = new ExactJoin(groups, of).joinMore((listing) => groupOf[listing] === -1)
   const [fresh, standing]: [number[], number[]] = [[], []]
-  for (let form = 0; form < firstOf.length; form++) {
-    const listing = firstOf[form] as number
+  firstOf.forEach((listing, form) => {
     if (listing >= 0) (groupOf[listing] === -1 ? fresh : standing).push(form)
-  }
+  })
   const search = new AlikeForms(of.forms, wordWeights(of.forms))
   const join = joining(groups, firstOf, of)
   const isFresh = new Set(fresh)
@@ -131,14 +130,14 @@ class ExactJoin {
   }
 
   joinAll(): this {
-    for (let i = 0; i < this.#of.gtins.length; i++) this.#join(i)
+    this.#of.gtins.forEach((_, i) => this.#join(i))
     return this
   }
 
   /** Those that stand are only there; those that are fresh are joined to them. */
   joinMore(isFresh: (listing: number) => boolean): this {
-    for (let i = 0; i < this.#of.gtins.length; i++) if (!isFresh(i)) this.#join(i, false)
-    for (let i = 0; i < this.#of.gtins.length; i++) if (isFresh(i)) this.#join(i)
+    this.#of.gtins.forEach((_, i) => isFresh(i) || this.#join(i, false))
+    this.#of.gtins.forEach((_, i) => isFresh(i) && this.#join(i))
     return this
   }
 
@@ -210,6 +209,6 @@ function joinTaught(
 /** Only forms that state the same sizes, colours and pack are compared: each such bunch is searched by itself. */
 function byFigures({ figuresOf, figures }: TitleForms, wanted: (form: number) => boolean): number[][] {
   const bunches: number[][] = Array.from({ length: figures.length }, () => [])
-  for (let form = 0; form < figuresOf.length; form++) if (wanted(form)) bunches[figuresOf[form] as number]?.push(form)
+  figuresOf.forEach((of, form) => wanted(form) && bunches[of]?.push(form))
   return bunches.filter((b) => b.length > 0)
 }

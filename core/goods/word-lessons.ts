@@ -156,13 +156,13 @@ const isFew = (side: readonly number[]) => side.length > 0 && side.length <= mos
 function fromBarcodes(shown: Shown, gtins: Int32Array): void {
   const { formOf } = shown.forms
   const formsOfGtin = new Map<number, Set<number>>()
-  for (let row = 0; row < gtins.length; row++) {
-    const [gtin, form] = [gtins[row] as number, formOf[row] as number]
-    if (gtin < 0 || form < 0) continue
+  gtins.forEach((gtin, row) => {
+    const form = formOf[row] as number
+    if (gtin < 0 || form < 0) return
     const known = formsOfGtin.get(gtin)
     if (!known) formsOfGtin.set(gtin, new Set([form]))
     else if (known.size < mostForms) known.add(form)
-  }
+  })
   for (const forms of formsOfGtin.values()) {
     // many listings of one barcode show it once
     const here = new Map<string, { pair: WordPair; example: [number, number] }>()
@@ -214,12 +214,12 @@ function fromOtherBarcodes(shown: Shown, gtins: Int32Array): void {
 /** Form → the only barcode that its listings have; -1 without one, -2 where they have several. */
 function soleBarcodes({ formOf, figuresOf }: TitleForms, gtins: Int32Array): Int32Array {
   const gtinOf = new Int32Array(figuresOf.length).fill(-1)
-  for (let row = 0; row < gtins.length; row++) {
-    const [gtin, form] = [gtins[row] as number, formOf[row] as number]
-    if (gtin < 0 || form < 0) continue
+  gtins.forEach((gtin, row) => {
+    const form = formOf[row] as number
+    if (gtin < 0 || form < 0) return
     const known = gtinOf[form] as number
     gtinOf[form] = known === -1 || known === gtin ? gtin : -2
-  }
+  })
   return gtinOf
 }
 
