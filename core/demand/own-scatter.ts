@@ -20,15 +20,16 @@ export function scatteredOver(series: UnitSeries, most: number) {
     level(rules: StageRules): Growth | null {
       const before = weeks.units.length - 4
       if (before <= 4) return null
-      const sum = (values: Float64Array, from: number, to: number) =>
-        values.subarray(from, to).reduce((a, b) => a + b, 0)
-      const [days, daysBefore] = [sum(weeks.days, before, before + 4), sum(weeks.days, 0, before)]
+      const inBoth = (values: Float64Array) =>
+        [values.subarray(before), values.subarray(0, before)].map(sumOf) as [number, number]
+      const [days, daysBefore] = inBoth(weeks.days)
       if (days === 0 || daysBefore === 0) return null
-      const units = (from: number, to: number) => Math.round(sum(weeks.units, from, to))
-      const [later, earlier] = [units(before, before + 4), units(0, before)]
+      const [later, earlier] = inBoth(weeks.units).map(Math.round) as [number, number]
       const against = (times: number) =>
         scatteredGrowth(later, earlier, days / daysBefore, over(4, before, times), freedom)
       return { ...against(rules.riseScatter), high: against(rules.fallScatter).high }
     },
   }
 }
+
+const sumOf = (values: Float64Array) => values.reduce((a, b) => a + b, 0)

@@ -88,3 +88,26 @@ test('weeks are whole ones, the last ending with the last day, and no more than 
   ])
   expect([...weeksOf(daily(Array(20).fill(1))).units]).toEqual([7, 7])
 })
+
+test('what is taken where too little is known is what its words say: swings by half, a pull of 0.6, ten sold in a week', () => {
+  const { scatter, isKnown } = scatteredOver(daily(Array<number>(30).fill(2)), 26)
+  expect(isKnown).toBe(false)
+  // the variance of a level whose logarithm swings by a half is exp(0.25) − 1 of its square; that of counting ten is a tenth
+  expect(scatter.variance).toBeCloseTo(Math.expm1(0.5 ** 2), 2)
+  expect([scatter.pull, scatter.counting, scatter.freedom]).toEqual([0.6, 1 / 10, 100])
+})
+
+test('of weeks that swing less than chance makes them nothing is known of their pull but what is usual', () => {
+  const n = 20
+  const even = scatterOf({ units: new Float64Array(n).fill(9), days: new Float64Array(n).fill(7) })!
+  // no pull of its own, freed of a bias of 1 / n, beside eight weeks of 0.6
+  expect(even.pull).toBeCloseTo(((1 / n) * n + 0.6 * 8) / (n + 8), 9)
+  expect(even.variance).toBeCloseTo(0, 9)
+})
+
+test('a level that was one a day and is three has trebled; where nothing sold before, there is no such figure', () => {
+  const stepped = (before: number) =>
+    stageOfLife([daily(Array.from({ length: 168 }, (_, i) => (i < 84 ? before : 3 + (i % 2))))])
+  expect(stepped(1)?.levelChange).toBeCloseTo(2.5, 9)
+  expect(stepped(0)?.levelChange).toBeNull()
+})

@@ -92,7 +92,8 @@ function lineMeans(units: Float64Array, days: Float64Array, first: number): Floa
     ty += u * w
   }
   const spread = tt - (t * t) / n
-  const slope = spread > 0 ? (ty - (t * y) / n) / spread : 0
+  // of one week there is no line, nor any scatter
+  const slope = (ty - (t * y) / n) / spread
   const [mean, middle] = [y / n, t / n]
   return units.map((_, w) => (w < first ? NaN : Math.max(mean / 10, mean + slope * (w - middle))))
 }

@@ -85,7 +85,7 @@ function monthlyRates({ start, stepDays, values }: UnitSeries): { first: number;
   const first = monthOf(start - 1) + 1
   const last = monthOf(end + 1) - 1
   const rates = Float64Array.from({ length: Math.max(0, last - first + 1) }, (_, k) => {
-    const { sum, days } = units.get(first + k) ?? { sum: 0, days: 0 }
+    const { sum, days } = units.get(first + k) as { sum: number; days: number }
     return days === 0 ? NaN : sum / days
   })
   const { from, to } = longestKnown(rates)

@@ -101,8 +101,8 @@ function levelChangeOf(series: UnitSeries, weeks: Float64Array): number | null {
 
 /** A window against the one before it, of the listings that know both. */
 function plainGrowth(sales: readonly UnitSeries[], days: number, end: number): number | null {
-  const { later, earlier, listings } = sameListings(sales, days, end)
-  return listings === 0 || earlier === 0 ? null : later / earlier - 1
+  const { later, earlier } = sameListings(sales, days, end)
+  return earlier === 0 ? null : later / earlier - 1
 }
 
 const unknownGrowth: Growth = { ratio: null, low: null, high: null }
@@ -114,7 +114,5 @@ function withoutDrift({ ratio, low, high }: Growth, usual: number): Growth {
 }
 
 function stepsKnown(values: Float64Array): number {
-  let n = 0
-  for (let i = 0; i < values.length; i++) if (values[i] === values[i]) n++
-  return n
+  return values.reduce((known, v) => known + Number(v === v), 0)
 }

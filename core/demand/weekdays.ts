@@ -113,7 +113,7 @@ function dispersionOf(cells: readonly Cell[], usual: Float64Array): { dispersion
   let square = 0
   for (const c of cells) {
     const level = levels.get(c.block) as { units: number; expected: number }
-    const mean = level.expected === 0 ? 0 : (expected(c) * level.units) / level.expected
+    const mean = (expected(c) * level.units) / level.expected
     if (mean > 0) square += (c.units - mean) ** 2 / mean
   }
   const freedom = Math.max(1, cells.length - levels.size - usual.length + 1)
