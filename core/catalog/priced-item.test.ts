@@ -95,6 +95,13 @@ test('where it loses everywhere there is no best market, and own costs hold for 
   expect(item.profits.every((p) => (p.profitE4 ?? 0) < 0)).toBe(true)
   const own = await priced({ costs: { 'Marrowgate/1': { packingE4: 5_000 } } })
   expect(own.profits.map((p) => p.profitE4)).toEqual([74_000, 92_000])
+  // what was worked out for it before is not taken for another of its kind, that has no offer either
+  const two = captureOf('listings', [
+    listing('1', { title: 'Felt slippers' }),
+    listing('2', { title: 'Copper kettle' }),
+  ])
+  const maker = await makerOf([two], { costs: { 'Marrowgate/1': { tiers: [{ from: 1, priceE4: 10_000 }] } } }, anyDays)
+  expect([0, 1].map((i) => maker.at(i).landedE4)).toEqual([10_000, null])
 })
 
 test('what the seller clears may be listed, whatever a list says', async () => {

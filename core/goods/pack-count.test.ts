@@ -91,15 +91,20 @@ test.each(labelled)('%s', (title, pack) => expect(findPackCount(title)?.count ??
 test('it says what it was read from', () => {
   expect(findPackCount('Fat balls, 6 pcs, 90 g')).toEqual({ count: 6, from: '6 pcs' })
   expect(findPackCount('Drip tray 60 x 20 cm lot of 5')).toEqual({ count: 5, from: 'lot of 5' })
+  expect(findPackCount('100 x 9cm square pots')).toEqual({ count: 100, from: '100 x' })
 })
 
 /** When first read, 95.8 % of 309 and 87 % of 61 awkward ones were right; the patterns were mended after that. */
-test('of 370 titles labelled by hand at least 98 % are read right', () => {
+test('of 370 titles labelled by hand all but three are read right', () => {
   const lines = readFileSync(new URL('./fixtures/pack-titles.txt', import.meta.url), 'utf8').split('\n')
   const titles = lines
     .filter((line) => line !== '' && !line.startsWith('#'))
     .map((line) => line.split('\t') as [string, string])
-  const right = titles.filter(([label, title]) => String(findPackCount(title)?.count ?? '-') === label)
+  const wrong = titles.filter(([label, title]) => String(findPackCount(title)?.count ?? '-') !== label)
   expect(titles).toHaveLength(370)
-  expect(right.length / titles.length).toBeGreaterThanOrEqual(0.98)
+  expect(wrong.map(([, title]) => title)).toEqual([
+    'Terracotta pots 5 x 9cm with saucers',
+    'Jute garden twine 3 x 100 m',
+    'Seed envelopes 50 11x7cm',
+  ])
 })

@@ -53,7 +53,7 @@ function namesItsColumns(row: readonly Cell[], under: readonly (readonly Cell[])
       else if (/\d/.test(text) && rest.length > 2 && rest.every((r) => shapeOf(String(r)) === shapeOf(text))) data += 2
     }
   }
-  return names === 0 && data === 0 ? words > 0 : names > data || (names === data && words > 0)
+  return names > data || (names === data && words > 0)
 }
 
 /** Days across a wide sales file, and quantities across a price list, stand over figures that are none. */
