@@ -24,51 +24,48 @@ export interface Fit {
 export function leastSquares(y: readonly number[], columns: readonly (readonly number[])[]): Fit | null {
   const [n, k] = [y.length, columns.length + 1]
   if (n < k + 2) return null
-  const row = (i: number) => [1, ...columns.map((c) => c[i] as number)]
+  // the intercept is a column of ones
+  const all = [y.map(() => 1), ...columns]
+  const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, v, i) => sum + v * (b[i] as number), 0)
   // Normal equations beside the unit matrix: solving them gives the coefficients' covariance too.
-  const system = Array.from({ length: k }, (_, a) =>
-    Array.from({ length: 2 * k + 1 }, (_x, b) => (b === k + 1 + a ? 1 : 0)),
-  )
-  for (let i = 0; i < n; i++) {
-    const x = row(i)
-    for (let a = 0; a < k; a++) {
-      const line = system[a] as number[]
-      for (let b = 0; b < k; b++) line[b] = (line[b] as number) + (x[a] as number) * (x[b] as number)
-      line[k] = (line[k] as number) + (x[a] as number) * (y[i] as number)
-    }
-  }
-  if (!solveInPlace(system, k)) return null
+  const system = all.map((a) => [...all.map((b) => dot(a, b)), dot(a, y), ...all.map((b) => Number(a === b))])
+  if (!solveInPlace(system)) return null
   const beta = system.map((line) => line[k] as number)
-  const mean = y.reduce((a, b) => a + b, 0) / n
-  let [rest, all] = [0, 0]
-  for (let i = 0; i < n; i++) {
-    rest += ((y[i] as number) - row(i).reduce((sum, v, a) => sum + v * (beta[a] as number), 0)) ** 2
-    all += ((y[i] as number) - mean) ** 2
-  }
+  const mean = dot(y, all[0] as number[]) / n
+  const squares = (list: readonly number[]) => dot(list, list)
+  const rest = squares(
+    y.map(
+      (v, i) =>
+        v -
+        dot(
+          beta,
+          all.map((column) => column[i] as number),
+        ),
+    ),
+  )
+  const spread = squares(y.map((v) => v - mean))
   const t = tQuantile(0.975, n - k)
   const coefficients = beta.map((value, a) => {
     const reach = t * Math.sqrt((rest / (n - k)) * ((system[a] as number[])[k + 1 + a] as number))
     return { value, low: value - reach, high: value + reach }
   })
-  return { coefficients, r2: all === 0 ? 0 : 1 - rest / all, of: n }
+  return { coefficients, r2: spread === 0 ? 0 : 1 - rest / spread, of: n }
 }
 
 /** Gauss–Jordan with the largest pivot first; false where there is none. */
-function solveInPlace(system: number[][], k: number): boolean {
-  for (let column = 0; column < k; column++) {
+function solveInPlace(system: number[][]): boolean {
+  for (const column of system.keys()) {
     const sizeOf = (line: readonly number[]) => Math.abs(line[column] as number)
     const pivot = system.slice(column).reduce((best, line) => (sizeOf(line) > sizeOf(best) ? line : best))
-    const best = system.indexOf(pivot)
-    if (Math.abs(pivot[column] as number) < 1e-9) return false
-    system[best] = system[column] as number[]
-    system[column] = pivot
     const by = pivot[column] as number
-    for (let c = 0; c < pivot.length; c++) pivot[c] = (pivot[c] as number) / by
-    for (const line of system) {
-      if (line === pivot) continue
+    if (Math.abs(by) < 1e-9) return false
+    system[system.indexOf(pivot)] = system[column] as number[]
+    const first = pivot.map((v) => v / by)
+    system[column] = first
+    system.forEach((line, r) => {
       const factor = line[column] as number
-      for (let c = 0; c < line.length; c++) line[c] = (line[c] as number) - factor * (pivot[c] as number)
-    }
+      if (r !== column) system[r] = line.map((v, c) => v - factor * (first[c] as number))
+    })
   }
   return true
 }

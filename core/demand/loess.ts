@@ -68,18 +68,18 @@ export function loessAt(
     total += w[j - left] as number
   }
   if (total <= 0) return null
-  for (let i = 0; i < w.length; i++) w[i] = (w[i] as number) / total
-  if (h > 0 && fit === 'line') tilt(w, left, x, n)
-  return w.reduce((sum, v, i) => sum + v * (y[left + i - 1] as number), 0)
+  const even = w.map((v) => v / total)
+  const used = h > 0 && fit === 'line' ? tilted(even, left, x, n) : even
+  return used.reduce((sum, v, i) => sum + v * (y[left + i - 1] as number), 0)
 }
 
-/** Turns weights of a mean into those of a line's value at `x`. */
-function tilt(w: Float64Array, left: number, x: number, n: number): void {
+/** Weights of a mean turned into those of a line's value at `x`. */
+function tilted(w: Float64Array, left: number, x: number, n: number): Float64Array {
   const centre = w.reduce((sum, v, i) => sum + v * (left + i), 0)
   const spread = w.reduce((sum, v, i) => sum + v * (left + i - centre) ** 2, 0)
-  if (Math.sqrt(spread) <= 0.001 * (n - 1)) return
+  if (Math.sqrt(spread) <= 0.001 * (n - 1)) return w
   const slope = (x - centre) / spread
-  for (let i = 0; i < w.length; i++) w[i] = (w[i] as number) * (slope * (left + i - centre) + 1)
+  return w.map((v, i) => v * (slope * (left + i - centre) + 1))
 }
 
 /** A straight line between two places, from 1. */
