@@ -24,27 +24,30 @@ export function differenceOf(
   const sum = (words: Iterable<string>) => [...words].reduce((total, w) => total + weightOf(w), 0)
   const [onlyA, onlyB] = [[...inA].filter((w) => !inB.has(w)), [...inB].filter((w) => !inA.has(w))]
   const before = sum(onlyA)
-  const clashes = matchOtherwise(onlyA, onlyB)
-  const alone: [number, number] = [sum(onlyA), sum(onlyB)]
+  const { left, clashes } = saidByOneAlone(onlyA, onlyB)
+  const alone: [number, number] = [sum(left[0]), sum(left[1])]
   return { shared: sum(inA) - before + (before - alone[0]), alone, clashes }
 }
 
 /** Whether all words of either list are words of the other written otherwise. */
 export function isSaidOtherwise(a: readonly string[], b: readonly string[]): boolean {
-  const [onlyA, onlyB] = [[...a], [...b]]
-  if (matchOtherwise(onlyA, onlyB).length > 0) return false
-  return onlyA.length === 0 || onlyB.length === 0
+  const { left, clashes } = saidByOneAlone(a, b)
+  return clashes.length === 0 && left.some((words) => words.length === 0)
 }
 
-/** Takes what is only written otherwise out of both. @returns words of one sort that are left in both */
-function matchOtherwise(a: string[], b: string[]): string[] {
+/** What is left of words that only either title has, once what is only written otherwise is taken out of both; and those of one sort that are left in both. */
+export function saidByOneAlone(
+  onlyA: readonly string[],
+  onlyB: readonly string[],
+): { left: [string[], string[]]; clashes: string[] } {
+  const [a, b] = [[...onlyA], [...onlyB]]
   matchCompounds(a, b)
   matchCompounds(b, a)
   matchAlike(a, b)
   const clashes = clashesOf(a, b)
   // what marks goods must agree anyway, however it is called and however often
-  for (const list of [a, b]) list.splice(0, list.length, ...list.filter((word) => !markOf(bare(word))))
-  return clashes
+  const unmarked = (list: readonly string[]) => list.filter((word) => !markOf(bare(word)))
+  return { left: [unmarked(a), unmarked(b)], clashes }
 }
 
 /** Takes 'sunshade' of one list and 'sun', 'shade' of the other out of both. */

@@ -1,4 +1,12 @@
-import { differenceOf, isOneRoot, isSaidOtherwise, lacksHead, saysNoOther, tells, type Difference } from './difference'
+import {
+  isOneRoot,
+  isSaidOtherwise,
+  lacksHead,
+  saidByOneAlone,
+  saysNoOther,
+  tells,
+  type Difference,
+} from './difference'
 import type { TitleForms } from './title-forms'
 import { wordWeights } from './title-forms'
 import type { WordLesson } from './word-lessons'
@@ -6,6 +14,8 @@ import type { WordLesson } from './word-lessons'
 /** more words than these are not only written otherwise */
 const mostOtherwise = 3
 const mostRemembered = 1_000_000
+
+type LeftAlone = Pick<Difference, 'clashes'> & { weights: [number, number] }
 
 const keyOf = (a: readonly number[], b: readonly number[]) => `${a.join()} ${b.join()}`
 
@@ -16,6 +26,7 @@ export class FormDifference {
   readonly #weightOf: (word: string) => number
   /** whether some words of one are others of another written otherwise: the same few are met over and over */
   readonly #otherwise = new Map<string, boolean>()
+  readonly #left = new Map<string, LeftAlone>()
 
   /** pairs of words that listings teach to mean the same, and to be of two goods; words that set apart by themselves */
   readonly #same = new Set<string>()
@@ -35,25 +46,49 @@ export class FormDifference {
     this.#weightOf = (word) => weights[numberOf.get(word) as number] as number
   }
 
+  /** As `differenceOf` tells of their words. */
   of(a: number, b: number): Difference {
-    return differenceOf(this.#wordsOf(a), this.#wordsOf(b), this.#weightOf)
+    const { shared, only } = this.#parted(a, b)
+    const { weights, clashes } = this.#leftOf(...only)
+    return { shared: shared + this.#weightOfAll(only[0]) - weights[0], alone: weights, clashes }
+  }
+
+  /** Weight of the words that both have, and those that only either has. */
+  #parted(a: number, b: number): { shared: number; only: [number[], number[]] } {
+    const { starts, wordIds } = this.#forms
+    let [i, j] = [starts[a] as number, starts[b] as number]
+    const [endOfA, endOfB] = [starts[a + 1] as number, starts[b + 1] as number]
+    const only: [number[], number[]] = [[], []]
+    let shared = 0
+    while (i < endOfA || j < endOfB) {
+      const x = i < endOfA ? (wordIds[i] as number) : Infinity
+      const y = j < endOfB ? (wordIds[j] as number) : Infinity
+      if (x < y) only[0].push(x)
+      else if (y < x) only[1].push(y)
+      else shared += this.#weights[x] as number
+      if (x <= y) i++
+      if (y <= x) j++
+    }
+    return { shared, only }
+  }
+
+  /** What is left of words that only either has, by weight: the same few are met over and over. */
+  #leftOf(a: readonly number[], b: readonly number[]): LeftAlone {
+    const key = keyOf(a, b)
+    const known = this.#left.get(key)
+    if (known) return known
+    if (this.#left.size > mostRemembered) this.#left.clear()
+    const { left, clashes } = saidByOneAlone(this.#textOf(a), this.#textOf(b))
+    const sum = (words: readonly string[]) => words.reduce((all, word) => all + this.#weightOf(word), 0)
+    const found: LeftAlone = { weights: [sum(left[0]), sum(left[1])], clashes }
+    this.#left.set(key, found)
+    return found
   }
 
   /** Whether two forms that share enough of their words name the same goods. */
   areSame(a: number, b: number): boolean {
-    const { starts, wordIds } = this.#forms
-    let [i, j] = [starts[a] as number, starts[b] as number]
-    const [endOfA, endOfB] = [starts[a + 1] as number, starts[b + 1] as number]
-    const alone: [number[], number[]] = [[], []]
-    while (i < endOfA || j < endOfB) {
-      const x = i < endOfA ? (wordIds[i] as number) : Infinity
-      const y = j < endOfB ? (wordIds[j] as number) : Infinity
-      if (x < y) alone[0].push(x)
-      if (y < x) alone[1].push(y)
-      if (x <= y) i++
-      if (y <= x) j++
-      if (alone[0].length > mostOtherwise && alone[1].length > mostOtherwise) return false
-    }
+    const alone = this.#parted(a, b).only
+    if (alone.every((words) => words.length > mostOtherwise)) return false
     if (this.#areTaughtApart(...alone) || this.#isForOther(a, b) || this.#isForOther(b, a)) return false
     return saysNoOther(this.#weightOfAll(alone[0]), this.#weightOfAll(alone[1])) || this.#isOtherwise(...alone)
   }
