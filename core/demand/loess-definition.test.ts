@@ -71,13 +71,11 @@ test('one fit may lie outside the points; one without weight is none', () => {
     const n = 1 + Math.floor(random.next() * 12)
     const span = 3 + 2 * Math.floor(random.next() * 9)
     const fit = random.next() < 0.5 ? 'mean' : 'line'
-    const [x, reach] = random.next() < 0.5 ? [0, [1, Math.min(span, n)]] : [n + 1, [Math.max(1, n - span + 1), n]]
+    const [x, reach]: [number, [number, number]] =
+      random.next() < 0.5 ? [0, [1, Math.min(span, n)]] : [n + 1, [Math.max(1, n - span + 1), n]]
     const y = valuesOf(n)
     const how = { span, fit, jump: 1 } as const
-    const [ours, theirs] = [
-      loessAt(y, how, x as number, reach as [number, number]),
-      fitBy(y, how, x as number, reach as [number, number]),
-    ]
+    const [ours, theirs] = [loessAt(y, how, x, reach), fitBy(y, how, x, reach)]
     if (theirs === null) expect(ours).toBeNull()
     else expect(ours).toBeCloseTo(theirs, 9)
   }

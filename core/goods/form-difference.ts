@@ -1,12 +1,4 @@
-import {
-  isOneRoot,
-  isSaidOtherwise,
-  lacksHead,
-  saidByOneAlone,
-  saysNoOther,
-  tells,
-  type Difference,
-} from './difference'
+import { isOneRoot, lacksHead, saidByOneAlone, saysNoOther, tells, type Difference } from './difference'
 import type { TitleForms } from './title-forms'
 import { wordWeights } from './title-forms'
 import type { WordLesson } from './word-lessons'
@@ -15,7 +7,8 @@ import type { WordLesson } from './word-lessons'
 const mostOtherwise = 3
 const mostRemembered = 1_000_000
 
-type LeftAlone = Pick<Difference, 'clashes'> & { weights: [number, number] }
+/** What is left of words that only either has, by weight. @field isOtherwise all words of either are the other's, written otherwise */
+type LeftAlone = Pick<Difference, 'clashes'> & { weights: [number, number]; isOtherwise: boolean }
 
 const keyOf = (a: readonly number[], b: readonly number[]) => `${a.join()} ${b.join()}`
 
@@ -24,8 +17,7 @@ export class FormDifference {
   readonly #forms: TitleForms
   readonly #weights: Float64Array
   readonly #weightOf: (word: string) => number
-  /** whether some words of one are others of another written otherwise: the same few are met over and over */
-  readonly #otherwise = new Map<string, boolean>()
+  /** what is left of words that only either has: the same few are met over and over */
   readonly #left = new Map<string, LeftAlone>()
 
   /** pairs of words that listings teach to mean the same, and to be of two goods; words that set apart by themselves */
@@ -72,7 +64,7 @@ export class FormDifference {
     return { shared, only }
   }
 
-  /** What is left of words that only either has, by weight: the same few are met over and over. */
+  /** What is left of words that only either has. */
   #leftOf(a: readonly number[], b: readonly number[]): LeftAlone {
     const key = keyOf(a, b)
     const known = this.#left.get(key)
@@ -80,7 +72,8 @@ export class FormDifference {
     if (this.#left.size > mostRemembered) this.#left.clear()
     const { left, clashes } = saidByOneAlone(this.#textOf(a), this.#textOf(b))
     const sum = (words: readonly string[]) => words.reduce((all, word) => all + this.#weightOf(word), 0)
-    const found: LeftAlone = { weights: [sum(left[0]), sum(left[1])], clashes }
+    const isOtherwise = clashes.length === 0 && left.some((words) => words.length === 0)
+    const found: LeftAlone = { weights: [sum(left[0]), sum(left[1])], clashes, isOtherwise }
     this.#left.set(key, found)
     return found
   }
@@ -133,13 +126,7 @@ export class FormDifference {
     // most pairs by far differ in one plain word on either side
     const isPlain = a.length === 1 && b.length === 1 && !this.#tells[first] && !this.#tells[second]
     if (isPlain) return isOneRoot(words[first] as string, words[second] as string)
-    const key = keyOf(a, b)
-    const known = this.#otherwise.get(key)
-    if (known !== undefined) return known
-    if (this.#otherwise.size > mostRemembered) this.#otherwise.clear()
-    const is = isSaidOtherwise(this.#textOf(a), this.#textOf(b))
-    this.#otherwise.set(key, is)
-    return is
+    return this.#leftOf(a, b).isOtherwise
   }
 
   #wordsOf(form: number): string[] {

@@ -30,7 +30,7 @@ export function recordCodec<const S extends Record<string, PartType>>(parts: S):
     // part by part into one object: lists of pairs on the way take twice as long, and there are a million records
     pack: (record) => {
       const row: RowRecord = {}
-      for (const [name] of list) row[name] = packed(record[name] as Part)
+      for (const [name] of list) row[name] = packed(record[name])
       return row
     },
     at: (table, row) => {

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, type ShallowRef } from 'vue'
 import { useServices } from '@/services/services'
 import { toProblem } from '@/shared/problem'
 import type { ImportEntry } from '@/storage/schema'
@@ -31,7 +31,7 @@ export const useWorkspace = defineStore('workspace', () => {
   const rules = useRules()
   const writeLock = useWriteLock()
   const { work, ...engine } = useEngineWork()
-  const { state, summary, version } = engine
+  const { state, version } = engine
   const ledger = shallowRef<ImportEntry[]>([])
   const load = (onProgress: (done: unknown) => void) => {
     const { rules: r, corrections } = rules.snapshot()
@@ -66,6 +66,23 @@ export const useWorkspace = defineStore('workspace', () => {
     // once something is found, nothing that was worked out is left: all is loaded anew, whatever came between
     if (state.value === 'ready' && (await services.engine.call('audit', []))) await reload()
   }
+  const standing = useStanding(ledger, engine)
+  return {
+    ...engine,
+    ...standing,
+    reload,
+    renew,
+    follow,
+    audit,
+    remove,
+  }
+})
+
+/** What was gathered, and how it stands with it. */
+function useStanding(
+  ledger: ShallowRef<ImportEntry[]>,
+  { state, summary, version }: Omit<ReturnType<typeof useEngineWork>, 'work'>,
+) {
   const entries = computed(() => ledger.value.map((e) => ({ ...e, spoilt: e.spoilt ?? summary.value.spoilt[e.id] })))
   /** whether it is not known yet if anything was gathered */
   const unread = computed(
@@ -78,20 +95,14 @@ export const useWorkspace = defineStore('workspace', () => {
   })
   const empty = computed(() => state.value === 'ready' && ledger.value.length === 0)
   return {
-    ...engine,
     /** what was gathered, with what is set aside marked */
     ledger: entries,
     spoilt: computed(() => entries.value.filter((e) => e.spoilt !== undefined)),
     unread,
     isBeginning,
     empty,
-    reload,
-    renew,
-    follow,
-    audit,
-    remove,
   }
-})
+}
 
 /** Whether the engine is up to date, and what it says of all there is. */
 function useEngineWork() {
