@@ -15,7 +15,7 @@ import { OutlineReader, type JsonOutline } from './find-lists'
 import { flattenRecord } from './flatten-record'
 import { listElements } from './list-elements'
 import { openNdjson } from './open-ndjson'
-import { brokenRow, RecordNames } from './record-rows'
+import { brokenRow, parsed, RecordNames } from './record-rows'
 
 const piece = 4_000_000
 
@@ -96,16 +96,6 @@ function plainCell(value: unknown): Cell {
 
 function isRecord(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value)
-}
-
-/** A value, or undefined where the text is none. */
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text)
-  } catch (e) {
-    if (e instanceof SyntaxError) return undefined
-    throw e
-  }
 }
 
 async function outlineOf(file: SlicedSource, { signal, onProgress }: OpenOptions): Promise<JsonOutline> {

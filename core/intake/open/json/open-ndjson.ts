@@ -3,7 +3,7 @@ import type { Encoding } from '../decode-text'
 import { limits, type FileSource, type NumberedRow, type OpenedFile } from '../opened-file'
 import { flattenRecord } from './flatten-record'
 import { nesting } from './nesting'
-import { brokenRow, RecordNames } from './record-rows'
+import { brokenRow, parsed, RecordNames } from './record-rows'
 
 /** Opens newline-delimited JSON. A line that is not JSON becomes a row with its text, so that it is reported, not lost. */
 export async function openNdjson(file: FileSource, encoding: Encoding): Promise<OpenedFile> {
@@ -40,12 +40,8 @@ export async function openNdjson(file: FileSource, encoding: Encoding): Promise<
 function parseLine(line: string) {
   const text = line.trim()
   if (!text.startsWith('{') || nesting(text) > limits.depth) return null
-  try {
-    return flattenRecord(JSON.parse(text))
-  } catch (e) {
-    if (e instanceof SyntaxError) return null
-    throw e
-  }
+  const record = parsed(text)
+  return record === undefined ? null : flattenRecord(record)
 }
 
 async function* readLines(

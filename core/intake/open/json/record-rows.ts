@@ -36,3 +36,12 @@ export class RecordNames {
 export function brokenRow(text: string, row: number): NumberedRow {
   return { row, cells: [text.trim().slice(0, 2000)] }
 }
+
+/** What a text says as JSON; undefined where it is none. */
+export function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return undefined
+  }
+}
