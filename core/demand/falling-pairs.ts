@@ -47,3 +47,15 @@ function byMerging(x: Float64Array, scratch: Float64Array, from: number, middle:
   for (let k = from; k < to; k++) x[k] = scratch[k] as number
   return count
 }
+
+/** How often each value of a sorted list is there, in its order. */
+export function runsOf(sorted: Float64Array): number[] {
+  const runs: number[] = []
+  let before = NaN
+  for (const value of sorted) {
+    if (value === before) runs[runs.length - 1] = (runs.at(-1) as number) + 1
+    else runs.push(1)
+    before = value
+  }
+  return runs
+}

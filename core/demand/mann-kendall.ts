@@ -1,5 +1,5 @@
 import cdf from '@stdlib/stats-base-dists-normal-cdf'
-import { fallingPairsInPlace } from './falling-pairs'
+import { fallingPairsInPlace, runsOf } from './falling-pairs'
 
 export interface MannKendall {
   /** concordant less discordant pairs */
@@ -25,13 +25,10 @@ export function mannKendall(values: ArrayLike<number>): MannKendall | null {
   const pairs = (n * (n - 1)) / 2
   // Counting sorts x, so that ties then stand side by side.
   const discordant = fallingPairsInPlace(x, new Float64Array(n))
-  let tied = 0
-  let tieVariance = 0
-  for (let i = 0, run = 1; i < n; i++, run++) {
-    if (i + 1 < n && x[i + 1] === x[i]) continue
+  let [tied, tieVariance] = [0, 0]
+  for (const run of runsOf(x)) {
     tied += (run * (run - 1)) / 2
     tieVariance += run * (run - 1) * (2 * run + 5)
-    run = 0
   }
   const s = pairs - tied - 2 * discordant
   const variance = (n * (n - 1) * (2 * n + 5) - tieVariance) / 18
@@ -39,9 +36,4 @@ export function mannKendall(values: ArrayLike<number>): MannKendall | null {
   return { s, variance, z, p: Math.min(1, 2 * cdf(-Math.abs(z), 0, 1)) }
 }
 
-function known(values: ArrayLike<number>): Float64Array {
-  const x = new Float64Array(values.length)
-  let n = 0
-  for (let i = 0; i < values.length; i++) if (!Number.isNaN(values[i])) x[n++] = values[i] as number
-  return x.subarray(0, n)
-}
+const known = (values: ArrayLike<number>) => Float64Array.from(values).filter((v) => !Number.isNaN(v))

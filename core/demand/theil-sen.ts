@@ -1,4 +1,4 @@
-import { fallingPairsInPlace } from './falling-pairs'
+import { fallingPairsInPlace, runsOf } from './falling-pairs'
 
 /** up to here looking at every pair is quicker */
 const fewPoints = 48
@@ -35,12 +35,7 @@ function knownPoints(values: ArrayLike<number>) {
 function isZero(y: Float64Array, n: number): boolean {
   const sorted = y.slice(0, n)
   const falling = fallingPairsInPlace(sorted, new Float64Array(n))
-  let level = 0
-  for (let i = 1, run = 1; i <= n; i++, run++) {
-    if (i < n && sorted[i] === sorted[i - 1]) continue
-    level += (run * (run - 1)) / 2
-    run = 0
-  }
+  const level = runsOf(sorted).reduce((pairs, run) => pairs + (run * (run - 1)) / 2, 0)
   const pairs = (n * (n - 1)) / 2
   return falling <= (pairs - 1) >> 1 && pairs >> 1 < falling + level
 }
@@ -51,11 +46,10 @@ function ofAllPairs(t: Float64Array, y: Float64Array, n: number): number {
   for (let i = 0; i < n; i++)
     for (let j = i + 1; j < n; j++)
       slopes[k++] = ((y[j] as number) - (y[i] as number)) / ((t[j] as number) - (t[i] as number))
-  const high = select(slopes, k, k >> 1)
-  if (k % 2) return high
-  let low = -Infinity
-  for (let i = 0; i < k >> 1; i++) low = Math.max(low, slopes[i] as number)
-  return (low + high) / 2
+  const middle = k >> 1
+  const high = select(slopes, k, middle)
+  // what lies before the upper middle is no larger: the greatest of it is the lower one
+  return k % 2 ? high : (select(slopes, middle, middle - 1) + high) / 2
 }
 
 function closingIn(t: Float64Array, y: Float64Array, n: number): number {
