@@ -43,7 +43,7 @@ function optionsOf(facet: FacetName) {
   <div class="side">
     <CutList
       :cuts="query.cuts"
-      :counts="counts"
+      :counts="workspace.isBeginning ? null : counts"
       :is-used="query.isUsed"
       :changes-of="query.changesOf"
       :labels="titles"

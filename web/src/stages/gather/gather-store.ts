@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { learnFrom, type Learned } from '@sickle/core/intake'
 import { Problem } from '@sickle/core/problem'
 import { useServices } from '@/services/services'
+import { count } from '@/shared/format'
 import { toProblem } from '@/shared/problem'
 import { useJobs } from '@/shared/stores/jobs'
 import { useSettings } from '@/shared/stores/settings'
@@ -49,7 +50,7 @@ export const useGather = defineStore('gather', () => {
         graceMs: 2000,
         onProgress: (p) => showProgress(p, report),
       })
-      const known = `${entry.taken} rows taken${entry.rejected ? `, ${entry.rejected} not: see the ledger` : ''}`
+      const known = `${count(entry.taken)} rows taken${entry.rejected ? `, ${count(entry.rejected)} not: see the ledger` : ''}`
       report(1, entry.taken === 0 ? 'No row could be taken; nothing was kept.' : known)
       if (entry.taken === 0)
         fail(

@@ -5,6 +5,7 @@ import { toE4, type Rate } from '@sickle/core/money'
 import type { OriginCosts } from '@sickle/core/supply'
 import { Problem } from '@sickle/core/problem'
 import type { Services } from '@/services/services'
+import { count } from '@/shared/format'
 import type { JobContext } from '@/shared/stores/jobs'
 import { showProgress } from './gather-store'
 
@@ -56,7 +57,7 @@ export async function bringDemoFile(
     signal,
     onProgress: (p) => showProgress(p, report),
   })
-  report(1, `${entry.taken.toLocaleString('en')} rows taken`)
+  report(1, `${count(entry.taken)} rows taken`)
 }
 
 /** The demo shop's rules: fees of its markets, rates and its own costs. */
