@@ -29,17 +29,23 @@ export function differenceOf(
   return { shared: sum(inA) - before + (before - alone[0]), alone, clashes }
 }
 
+/** What is left of words that only either title has, and those of one sort that are left in both. */
+export interface SaidAlone {
+  left: [string[], string[]]
+  clashes: string[]
+}
+
+/** Whether all of either was only written otherwise. */
+export const isNothingLeft = ({ left, clashes }: SaidAlone): boolean =>
+  clashes.length === 0 && left.some((words) => words.length === 0)
+
 /** Whether all words of either list are words of the other written otherwise. */
 export function isSaidOtherwise(a: readonly string[], b: readonly string[]): boolean {
-  const { left, clashes } = saidByOneAlone(a, b)
-  return clashes.length === 0 && left.some((words) => words.length === 0)
+  return isNothingLeft(saidByOneAlone(a, b))
 }
 
 /** What is left of words that only either title has, once what is only written otherwise is taken out of both; and those of one sort that are left in both. */
-export function saidByOneAlone(
-  onlyA: readonly string[],
-  onlyB: readonly string[],
-): { left: [string[], string[]]; clashes: string[] } {
+export function saidByOneAlone(onlyA: readonly string[], onlyB: readonly string[]): SaidAlone {
   const [a, b] = [[...onlyA], [...onlyB]]
   matchCompounds(a, b)
   matchCompounds(b, a)

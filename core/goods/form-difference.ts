@@ -1,4 +1,4 @@
-import { isOneRoot, lacksHead, saidByOneAlone, saysNoOther, tells, type Difference } from './difference'
+import { isNothingLeft, isOneRoot, lacksHead, saidByOneAlone, saysNoOther, tells, type Difference } from './difference'
 import type { TitleForms } from './title-forms'
 import { wordWeights } from './title-forms'
 import type { WordLesson } from './word-lessons'
@@ -70,9 +70,10 @@ export class FormDifference {
     const known = this.#left.get(key)
     if (known) return known
     if (this.#left.size > mostRemembered) this.#left.clear()
-    const { left, clashes } = saidByOneAlone(this.#textOf(a), this.#textOf(b))
+    const alone = saidByOneAlone(this.#textOf(a), this.#textOf(b))
+    const { left, clashes } = alone
     const sum = (words: readonly string[]) => words.reduce((all, word) => all + this.#weightOf(word), 0)
-    const isOtherwise = clashes.length === 0 && left.some((words) => words.length === 0)
+    const isOtherwise = isNothingLeft(alone)
     const found: LeftAlone = { weights: [sum(left[0]), sum(left[1])], clashes, isOtherwise }
     this.#left.set(key, found)
     return found
