@@ -3,7 +3,7 @@ import { importRows, openFile, proposeMapping } from '@sickle/core/intake'
 import { fileOf } from '@/testing/file-of'
 import { bringAll, testBench } from '@/testing/workbench'
 import type { ItemEngine } from './item-engine'
-import { ownSource } from './own-methods'
+import { ownMethods, ownSource } from './own-methods'
 
 const rules = plainRules('EUR')
 async function engineOf(titles: readonly string[]): Promise<ItemEngine> {
@@ -45,4 +45,25 @@ test('it is told how far a comparison is, and the same is not compared twice', a
   expect(told).toEqual([0])
   expect(await own.matches((done) => told.push(done))).toBe(matches)
   expect(told).toEqual([0])
+})
+
+test('a comparison that is stopped ends for all who await it; who asks later begins it anew', async () => {
+  const now = await engineOf(['Oak stool'])
+  const own = ownSource(() => now)
+  const waiting = [own.matches(), own.items(), own.matches()].map((w) => w.catch((e: unknown) => e))
+  own.stop()
+  for (const thrown of await Promise.all(waiting)) expect(thrown).toMatchObject({ code: 'cancelled' })
+  expect([...(await own.matches()).keys()]).toEqual([0])
+})
+
+test('who cancels the question for what is mine stops the comparison', async () => {
+  const now = await engineOf(['Oak stool'])
+  const own = ownSource(() => now)
+  const methods = ownMethods(() => now, own)
+  const asked = new AbortController()
+  const answer = methods.mine({ signal: asked.signal, progress: () => undefined })
+  const other = own.matches().catch((e: unknown) => e)
+  asked.abort()
+  await expect(answer).rejects.toMatchObject({ code: 'cancelled' })
+  expect(await other).toMatchObject({ code: 'cancelled' })
 })

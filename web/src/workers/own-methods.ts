@@ -1,6 +1,7 @@
 import type { ItemMaker, WorkOptions } from '@sickle/core/catalog'
 import type { OwnItems } from '@sickle/core/engine'
 import { isSameGoods, mergeOwn, OwnMatcher, type OwnGoods, type OwnMatch, type OwnWay } from '@sickle/core/own'
+import { Problem } from '@sickle/core/problem'
 import type { CallContext } from './channel'
 import type { ItemEngine } from './item-engine'
 import { pauseEvery } from './pause'
@@ -24,11 +25,16 @@ type Tell = (done: number) => void
 /** The seller's own goods, and which items they are. Worked out when they are first asked for. */
 export interface OwnSource {
   goods: () => Promise<readonly OwnGoods[]>
-  /** @param tell told in place of whoever asked before */
+  /**
+   * @param tell told in place of whoever asked before
+   * @throws Problem `cancelled` where it is stopped while it is awaited
+   */
   matches: (tell?: Tell) => Promise<Matches>
   /** the same for queries: null where no catalogue is known */
   items: () => Promise<OwnItems>
   forget: () => void
+  /** Ends a comparison that goes on, for all who await it; who asks later begins it anew. */
+  stop: () => void
 }
 
 /** how often a long comparison lets others in and tells how far it is, ms */
@@ -39,6 +45,7 @@ export function ownSource(engine: () => ItemEngine): OwnSource {
   let of: ItemMaker | null = null
   let isOf = new AbortController()
   let told: Tell = () => undefined
+  let stops = 0
   const goods = readOnce(async () => mergeOwn(await catalogues.get(), (await engine().maker).rules))
   const found = readOnce(async () => {
     const { signal } = isOf
@@ -60,6 +67,7 @@ export function ownSource(engine: () => ItemEngine): OwnSource {
   }
   async function matches(tell?: Tell): Promise<Matches> {
     if (tell) told = tell
+    const before = stops
     for (;;) {
       await renewed()
       const { signal } = isOf
@@ -67,20 +75,25 @@ export function ownSource(engine: () => ItemEngine): OwnSource {
         if (!signal.aborted) throw thrown
         return null
       })
+      if (stops > before) throw new Problem('cancelled')
       // what was gathered may have become another meanwhile: that is what is asked for now
       await renewed()
       if (got && !signal.aborted) return got
     }
   }
   return {
-    goods: async () => {
-      await renewed()
-      return goods.get()
-    },
+    goods: () => renewed().then(goods.get),
     matches,
-    items: async () => ((await goods.get()).length === 0 ? null : matches()),
+    async items() {
+      const known = await matches()
+      return (await goods.get()).length === 0 ? null : known
+    },
     forget() {
       catalogues.forget()
+      forget()
+    },
+    stop() {
+      stops++
       forget()
     },
   }
@@ -95,8 +108,10 @@ async function matched(mine: readonly OwnGoods[], maker: ItemMaker, work: WorkOp
 /** What screens ask of my own goods. */
 export function ownMethods(engine: () => ItemEngine, own: OwnSource) {
   return {
-    async mine({ progress }: CallContext): Promise<MineSummary> {
-      const [goods, matches, maker] = [await own.goods(), await own.matches(progress), await engine().maker]
+    /** Cancelled, the comparison is stopped for whoever else awaits it too. */
+    async mine({ progress, signal }: CallContext): Promise<MineSummary> {
+      signal.addEventListener('abort', own.stop)
+      const [matches, goods, maker] = [await own.matches(progress), await own.goods(), await engine().maker]
       const items = new Map(
         [...matches].map(([item, { own: at, way }]) => [maker.keyAt(item), { way, title: goods[at]?.title ?? '' }]),
       )

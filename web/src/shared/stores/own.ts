@@ -1,8 +1,9 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { isSameGoods, type OwnWay } from '@sickle/core/own'
 import { useServices } from '@/services/services'
 import { useLatest } from '@/shared/use-latest'
+import { useOwnComparison } from './own-comparison'
 import { useWorkspace } from './workspace'
 
 /** What of all that is gathered I sell myself, by the catalogues of mine that are brought in. */
@@ -10,19 +11,22 @@ export const useOwn = defineStore('own', () => {
   const services = useServices()
   const workspace = useWorkspace()
   const hasCatalogue = computed(() => workspace.ledger.some((e) => e.kind === 'catalogue' && e.spoilt === undefined))
-  /** share of the comparison that is done, 0–1 */
-  const compared = ref(0)
-  const mine = useLatest([() => workspace.version, hasCatalogue], async () => {
+  const comparison = useOwnComparison()
+  const { compared, isStopped } = comparison
+  const mine = useLatest([() => workspace.version, hasCatalogue, isStopped], async () => {
     const { version } = workspace
-    if (version === 0 || !hasCatalogue.value) return null
-    compared.value = 0
-    const onProgress = (done: unknown) => (compared.value = done as number)
-    return { ...(await services.engine.call('mine', [], { onProgress })), version }
+    if (version === 0 || !hasCatalogue.value || isStopped.value) return null
+    const found = await comparison.run((options) => services.engine.call('mine', [], options))
+    return found && { ...found, version }
   })
   const of = (key: string) => mine.value?.items.get(key) ?? null
   return {
     hasCatalogue,
     compared,
+    isStopped,
+    stop: comparison.stop,
+    /** Begins a comparison that was stopped. */
+    compare: () => void (isStopped.value = false),
     /** how many things I sell, and how many of them are met elsewhere; null until they are compared with all that is gathered now */
     counts: computed(() =>
       mine.value?.version === workspace.version ? { goods: mine.value.goods, met: mine.value.met } : null,

@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import { useServices } from '@/services/services'
-import { count, percent } from '@/shared/format'
+import { count } from '@/shared/format'
 import { plain } from '@/storage/plain'
 import { useOwn } from '@/shared/stores/own'
 import { useQuery } from '@/shared/stores/query'
 import { useWorkspace } from '@/shared/stores/workspace'
-import { facetLabels, facets, type Cut, type FacetName } from '@sickle/core/engine'
+import { facetLabels, facets, type Cut, type FacetName, type Query } from '@sickle/core/engine'
 import CutList from '@/shared/widgets/CutList.vue'
 import ViewChoice from '@/shared/widgets/ViewChoice.vue'
 import FacetList from '@/shared/widgets/FacetList.vue'
 import { useAfterPaint } from '@/shared/use-after-paint'
 import { useFollow } from '@/shared/use-follow'
 import { useLatest } from '@/shared/use-latest'
+import OwnComparing from '@/shared/widgets/OwnComparing.vue'
 import SideGroup from '@/shared/widgets/SideGroup.vue'
 
 const query = useQuery()
@@ -21,6 +22,11 @@ const sold = [
   { value: 'mine' as const, label: 'I sell' },
   { value: 'others' as const, label: 'I do not' },
 ]
+/** Who asks for what is mine asks for the comparison too. */
+function chooseSold(sells: Query['own']): void {
+  own.compare()
+  query.change({ own: sells })
+}
 const workspace = useWorkspace()
 const services = useServices()
 const follow = useFollow()
@@ -59,12 +65,12 @@ function optionsOf(facet: FacetName) {
         compact
         label="My own goods"
         :options="sold"
-        @update:model-value="(value) => query.change({ own: value })"
+        @update:model-value="chooseSold"
       />
       <p v-if="own.counts" class="small quiet">
         {{ count(own.counts.met) }} of {{ count(own.counts.goods) }} are sold by others too
       </p>
-      <p v-else class="small quiet" role="status">Comparing them with all items … {{ percent(own.compared) }}</p>
+      <OwnComparing v-else />
     </SideGroup>
     <FacetList
       v-for="f in areRowsPainted ? facets : []"

@@ -13,6 +13,7 @@ import { useLatest } from '@/shared/use-latest'
 import BareButton from '@/shared/widgets/BareButton.vue'
 import EmptyState from '@/shared/widgets/EmptyState.vue'
 import LensChoice from '@/shared/widgets/LensChoice.vue'
+import OwnComparing from '@/shared/widgets/OwnComparing.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'
 import PasteOwn from './PasteOwn.vue'
 import RivalsHead from './RivalsHead.vue'
@@ -27,8 +28,9 @@ const rivals = useRivals()
 const pool = usePool()
 const router = useRouter()
 const follow = useFollow()
-const found = useLatest([() => workspace.version, () => own.hasCatalogue], async () =>
-  workspace.version > 0 && own.hasCatalogue ? services.engine.call('alikeStores', []) : null,
+const canBeAsked = computed(() => workspace.version > 0 && own.hasCatalogue && !own.isStopped)
+const found = useLatest([() => workspace.version, canBeAsked], async () =>
+  canBeAsked.value ? services.engine.call('alikeStores', []) : null,
 )
 const most = ref(60)
 const rows = computed(() => {
@@ -53,9 +55,6 @@ useKeys('Most like me', [{ key: 'escape', label: 'Back to all stores', run: () =
           >{{ count(own.counts.met) }} of {{ plural(own.counts.goods, 'thing') }} I sell
           {{ own.counts.met === 1 ? 'is' : 'are' }} sold by others too</span
         >
-        <span v-else class="quiet small" role="status"
-          >Comparing what I sell with all items … {{ percent(own.compared) }}</span
-        >
         <LensChoice />
         <span class="push row-gap">
           <PasteOwn />
@@ -75,6 +74,7 @@ useKeys('Most like me', [{ key: 'escape', label: 'Back to all stores', run: () =
         <NButton @click="router.push('/gather')">To Gather</NButton>
       </div>
     </EmptyState>
+    <OwnComparing v-else-if="!own.counts" />
     <p v-else-if="!found || !rivals.list" class="quiet" role="status">Comparing with what I sell …</p>
     <EmptyState v-else-if="rows.length === 0" title="Nobody gathered sells what you sell">
       <p class="quiet">Of {{ plural(found.goods, 'thing') }} you sell none is met by barcode or by words.</p>

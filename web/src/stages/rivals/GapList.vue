@@ -3,7 +3,7 @@ import { NButton, NCheckbox } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { useServices } from '@/services/services'
 import { count, currencySign, plural } from '@/shared/format'
-import { ownWayWords } from '@/shared/stores/own'
+import { ownWayWords, useOwn } from '@/shared/stores/own'
 import { useRules } from '@/shared/stores/rules'
 import { useWorkspace } from '@/shared/stores/workspace'
 import { useFollow } from '@/shared/use-follow'
@@ -11,6 +11,7 @@ import { useLatest } from '@/shared/use-latest'
 import BareButton from '@/shared/widgets/BareButton.vue'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import ItemLink from '@/shared/widgets/ItemLink.vue'
+import OwnComparing from '@/shared/widgets/OwnComparing.vue'
 import PlainTable from '@/shared/widgets/PlainTable.vue'
 import { plain } from '@/storage/plain'
 import type { StoreName } from '@/workers/store-source'
@@ -20,11 +21,12 @@ import TakeStores from './TakeStores.vue'
 /** What some stores sell that I do not, the worthiest first; what may be mine is told apart. */
 const { stores, file, most = 200 } = defineProps<{ stores: readonly StoreName[]; file: string; most?: number }>()
 const services = useServices()
+const own = useOwn()
 const workspace = useWorkspace()
 const rules = useRules()
 const follow = useFollow()
-const found = useLatest([() => stores, () => workspace.version], () =>
-  services.engine.call('gaps', [plain([...stores])]),
+const found = useLatest([() => stores, () => workspace.version, () => own.isStopped], async () =>
+  own.isStopped ? null : services.engine.call('gaps', [plain([...stores])]),
 )
 const isPerhaps = ref(false)
 const mayBeListed = ref(false)
@@ -43,7 +45,8 @@ const toFinds = () =>
 </script>
 
 <template>
-  <p v-if="!found" class="quiet" role="status">Comparing with what I sell …</p>
+  <OwnComparing v-if="own.isStopped || (own.hasCatalogue && !own.counts)" />
+  <p v-else-if="!found" class="quiet" role="status">Comparing with what I sell …</p>
   <template v-else>
     <div class="row-gap">
       <NButton size="small" :disabled="found.gaps === 0" @click="toFinds">All {{ count(found.gaps) }} in Finds</NButton>
