@@ -1,3 +1,4 @@
+import quickselect from 'quickselect'
 import { fallingPairsInPlace, runsOf } from './falling-pairs'
 
 /** up to here looking at every pair is quicker */
@@ -41,15 +42,16 @@ function isZero(y: Float64Array, n: number): boolean {
 }
 
 function ofAllPairs(t: Float64Array, y: Float64Array, n: number): number {
-  const slopes = new Float64Array((n * (n - 1)) / 2)
-  let k = 0
+  const slopes: number[] = []
   for (let i = 0; i < n; i++)
     for (let j = i + 1; j < n; j++)
-      slopes[k++] = ((y[j] as number) - (y[i] as number)) / ((t[j] as number) - (t[i] as number))
-  const middle = k >> 1
-  const high = select(slopes, k, middle)
+      slopes.push(((y[j] as number) - (y[i] as number)) / ((t[j] as number) - (t[i] as number)))
+  const middle = slopes.length >> 1
+  quickselect(slopes, middle)
+  const high = slopes[middle] as number
+  if (slopes.length % 2) return high
   // what lies before the upper middle is no larger: the greatest of it is the lower one
-  return k % 2 ? high : (select(slopes, middle, middle - 1) + high) / 2
+  return (slopes.slice(0, middle).reduce((most, slope) => Math.max(most, slope)) + high) / 2
 }
 
 function closingIn(t: Float64Array, y: Float64Array, n: number): number {
@@ -106,25 +108,4 @@ function slopesBetween(t: Float64Array, y: Float64Array, n: number, low: number,
     order[j + 1] = i
   }
   return Float64Array.from(slopes)
-}
-
-/** The value at a place of the order, by partition (Hoare's selection); what lies before it in the array is no larger. */
-function select(x: Float64Array, n: number, place: number): number {
-  let [left, right] = [0, n - 1]
-  while (left < right) {
-    const pivot = x[(left + right) >> 1] as number
-    let [i, j] = [left, right]
-    while (i <= j) {
-      while ((x[i] as number) < pivot) i++
-      while ((x[j] as number) > pivot) j--
-      if (i > j) break
-      const swap = x[i] as number
-      x[i++] = x[j] as number
-      x[j--] = swap
-    }
-    if (place <= j) right = j
-    else if (place >= i) left = i
-    else break
-  }
-  return x[place] as number
 }

@@ -39,7 +39,7 @@ function zeros(word: number): number {
 /**
  * Finds the cells of delimited text (RFC 4180) in its bytes: UTF-8, or any encoding in which ASCII stands for itself. Rows end
  * with LF, CRLF or CR, also mixed: a file put together from two systems must lose no row. No text is made; on the way every cell's hash is taken, and whether it is tidy: printable ASCII with single
- * spaces inside and no ampersand. Four bytes are looked at together where the cell cannot end in them.
+ * spaces inside and no ampersand. Four bytes are looked at together, and those among them that may end the cell one by one.
  *
  * @param delimiter one ASCII character's code
  * @param atEnd the bytes are the end of the file
@@ -75,90 +75,61 @@ export function splitBytes(
     let tail: number
     let odd = 0
     let doubled = 0
-    let carried = 0
     // the high bit of the byte before, if that is a space; as if one stood before the cell
     let gap = 0x80
+    // in a quoted cell nothing ends it before here: the quotes that are doubled lie there
+    let passed = start
     cell: for (;;) {
-      while (end + 4 <= n) {
-        const word = view.getInt32(end, true)
-        const low = (word - spaces) & ~word & highs
-        const special = zeros(word ^ stops) | (low & enders)
-        const gaps = zeros(word ^ spaces)
-        const flaws = low | ((word | (word + ones)) & highs) | zeros(word ^ ampersands) | (gaps & ((gaps << 8) | gap))
-        if (special !== 0) {
-          // bits of the bytes before the first that may end the cell
-          const bits = (31 - Math.clz32(special & -special)) & 24
-          const next = bytes[end + (bits >> 3) + 1]
-          const b = (word >>> bits) & 0xff
-          const closes = b === stop ? !quoted || next !== quote : !quoted && (b === newline || b === carriage)
-          if (!closes) break
-          carried = b === carriage && next === newline ? 1 : 0
-          if (b === carriage && next === undefined && !atEnd) {
-            // whether a line feed follows is not known yet
-            end = n
-            tail = 0
-            break cell
-          }
-          const keep = (1 << bits) - 1
-          tail = word & keep
-          odd |= flaws & keep
-          if (bits > 0) gap = (gaps >>> (bits - 8)) & 0x80
-          end += (bits >> 3) + carried
-          break cell
-        }
-        odd |= flaws
-        gap = gaps >>> 24
-        hash = hashWord(hash, word)
-        end += 4
-      }
-      const from = end
-      tail = 0
-      for (; end < from + 4; end++) {
-        if (end >= n) break cell
-        const b = bytes[end] as number
-        if (b === stop) {
-          if (!quoted || bytes[end + 1] !== quote) break cell
+      const word = end + 4 <= n ? view.getInt32(end, true) : lastWord(bytes, end)
+      const low = (word - spaces) & ~word & highs
+      const gaps = zeros(word ^ spaces)
+      const flaws = low | ((word | (word + ones)) & highs) | zeros(word ^ ampersands) | (gaps & ((gaps << 8) | gap))
+      // bytes that may end the cell, the first one in the lowest bits
+      for (let may = zeros(word ^ stops) | (low & enders) | behind(n - end); may !== 0; may &= may - 1) {
+        const bits = (31 - Math.clz32(may & -may)) & 24
+        const here = end + (bits >> 3)
+        if (here < passed) continue
+        const b = bytes[here]
+        if (quoted && b === quote && bytes[here + 1] === quote) {
           doubled = 1
-          end++
-        } else if (!quoted && b === newline) break cell
-        else if (!quoted && b === carriage) {
-          if (end + 1 === n && !atEnd) end = n
-          else if (bytes[end + 1] === newline) {
-            carried = 1
-            end++
-          }
-          break cell
+          passed = here + 2
+          continue
         }
-        if (b < space || b > 126 || b === ampersand) odd = 1
-        odd |= b === space ? gap : 0
-        gap = b === space ? 0x80 : 0
-        tail |= b << ((end - from) << 3)
+        if (b !== undefined && b !== stop && (quoted || (b !== newline && b !== carriage))) continue
+        const keep = (1 << bits) - 1
+        tail = word & keep
+        odd |= flaws & keep
+        if (bits > 0) gap = (gaps >>> (bits - 8)) & 0x80
+        end = here
+        break cell
       }
-      hash = hashWord(hash, tail)
+      odd |= flaws
+      gap = gaps >>> 24
+      hash = hashWord(hash, word)
+      end += 4
     }
     if (quoted && end >= n) {
       irregular = atEnd
       break
     }
     starts[cells] = start
-    ends[cells] = end - carried
-    hashes[cells] = doubled === 1 ? hashOfDoubled(bytes, start, end) : hashEnd(hash, tail, end - carried - start)
+    ends[cells] = end
+    hashes[cells] = doubled === 1 ? hashOfDoubled(bytes, start, end) : hashEnd(hash, tail, end - start)
     marks[cells] = doubled === 1 ? cellMark.doubled : (odd | gap) === 0 ? 0 : cellMark.odd
     cells++
-    if (quoted) {
-      end++
-      if (bytes[end] === carriage) {
-        if (end + 1 === n && !atEnd) break
-        if (bytes[end + 1] === newline) end++
-      }
-      if (end < n && bytes[end] !== delimiter && bytes[end] !== newline && bytes[end] !== carriage) {
-        irregular = true
-        break
-      }
+    if (quoted) end++
+    const after = bytes[end]
+    if (after === carriage) {
+      // whether a line feed follows may not be known yet
+      if (end + 1 === n && !atEnd) break
+      if (bytes[end + 1] === newline) end++
+    } else if (after !== undefined && after !== delimiter && after !== newline) {
+      irregular = true
+      break
     }
     if (end >= n && !atEnd) break
     at = end + 1
-    if (bytes[end] === delimiter && end < n) {
+    if (after === delimiter) {
       if (at < n || !atEnd) continue
       // a delimiter as the last of all: an empty cell follows
       starts[cells] = ends[cells] = n
@@ -170,6 +141,14 @@ export function splitBytes(
   }
   return { starts, ends, hashes, marks, rowEnds, rows, used, irregular }
 }
+
+/** The bytes that are left where there are not four; nothing behind them. */
+function lastWord(bytes: Uint8Array, from: number): number {
+  return bytes.subarray(from).reduceRight((word, byte) => (word << 8) | byte, 0)
+}
+
+/** The high bits of those of four bytes that lie behind the end. @param left bytes that are there */
+const behind = (left: number) => (left < 4 ? highs << (8 * left) : 0)
 
 const decoder = new TextDecoder()
 
