@@ -57,12 +57,15 @@ const program = await asProgram('try-mutants')
 const queue = chosen()
 const total = queue.length
 let [killed, tried] = [0, 0]
+const byKind = new Map<string, { killed: number; of: number }>()
 await Promise.all(
   Array.from({ length: together }, async () => {
     const tester = new Tester(program)
     for (let place = queue.shift(); place; place = queue.shift()) {
       const { file, text, mutant } = place
       const isKilled = await tester.isKilled({ file, text: mutated(text, mutant), suites: inTurn(place, suites) })
+      const kind = byKind.get(mutant.kind) ?? { killed: 0, of: 0 }
+      byKind.set(mutant.kind, { killed: kind.killed + Number(isKilled), of: kind.of + 1 })
       if (isKilled) killed++
       else console.log(`lives: ${file}:${mutant.line}  ${short(mutant.from)}  →  ${short(mutant.to)}`)
       if (++tried % 20 === 0) console.log(`${tried} of ${total} tried, ${killed} killed`)
@@ -70,5 +73,6 @@ await Promise.all(
     tester.end()
   }),
 )
+for (const [kind, { killed: some, of }] of [...byKind].sort()) console.log(`  ${kind}: ${some} of ${of}`)
 console.log(`${killed} of ${total} killed (${((100 * killed) / total).toFixed(1)} %), seed ${seed}`)
 process.exit()

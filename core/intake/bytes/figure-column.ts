@@ -2,10 +2,10 @@ import type { Column } from '../../tables'
 import { MetCells, cellState, type BlockView } from './met-cells'
 import type { CellStyle } from '../read/cell-style'
 import type { Field } from '../../records'
+import { plainFigure } from './plain-figure'
 import { cellMark } from './split-bytes'
 
-const powers = [1, 10, 100, 1000, 10_000]
-const [zero, point, comma] = [48, 46, 44]
+const [point, comma] = [46, 44]
 
 /** A column of figures on its way from a file's bytes to numbers: plain ones are read digit by digit. */
 export class FigureColumn {
@@ -96,26 +96,6 @@ export class FigureColumn {
     larger.set(this.#numbers)
     this.#numbers = larger
   }
-}
-
-/** `12.50` and its like in ten-thousandths, digit by digit; NaN for anything else, which is read as it is elsewhere. */
-function plainFigure(bytes: Uint8Array, start: number, end: number, decimal: number): number {
-  let whole = 0
-  let digits = 0
-  let decimals = 0
-  let marks = 0
-  for (let i = start; i < end; i++) {
-    const b = bytes[i] as number
-    const digit = b - zero
-    if (digit >= 0 && digit <= 9) {
-      whole = whole * 10 + digit
-      digits++
-      decimals += marks
-    } else if (b === decimal && digits > 0 && marks === 0) marks = 1
-    else return NaN
-  }
-  if (digits === 0 || digits > 11 || decimals > 4 || (marks === 1 && decimals === 0)) return NaN
-  return whole * (powers[4 - decimals] as number)
 }
 
 /** A figure as its field holds it; NaN where the field needs a closer look. */

@@ -9,7 +9,7 @@ const mappingOf = (names: readonly string[] = fields, more: Partial<Mapping> = {
   columns: names.map((field) => (field === '' ? { as: 'unused' } : { as: 'field', field })),
   styles: names.map(() => ({})),
   number: { decimal: '.', group: ',' },
-  order: 'ymd',
+  order: 'dmy',
   market: 'Marrowgate',
   supplier: null,
   currency: 'EUR',
