@@ -34,6 +34,16 @@ const ways: [string, (options: WorkOptions) => Promise<unknown>][] = [
   ['built', (options) => buildCatalog(captures, options)],
   ['renewed', async (options) => renewCatalog(await catalog(), gathered, noCorrections, options)],
   [
+    'renewed where all sold otherwise',
+    async (options) => {
+      const sold = (units: number) => rows.map(({ id, market }) => ({ market, id, day: 20_590, units }))
+      const before = await buildCatalog([...captures, captureOf('sales', sold(1), 20_590)])
+      const all = async () => [...captures, captureOf('sales', sold(9), 20_591)]
+      const kinds = new Set(['listings', 'sales'] as const)
+      return renewCatalog(before, { ...gathered, kinds, all }, noCorrections, options)
+    },
+  ],
+  [
     'rejoined',
     async (options) => {
       const before = await catalog()

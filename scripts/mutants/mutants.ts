@@ -20,7 +20,7 @@ interface Place {
 
 function placesIn(folder: string): Place[] {
   const files = readdirSync(join(home, 'core', folder), { recursive: true, encoding: 'utf8' }).filter(
-    (f) => f.endsWith('.ts') && !/\.test\.ts$|judged-|test-|index\.ts$|corpus\//.test(f),
+    (f) => f.endsWith('.ts') && !/\.test\.ts$|judged-|test-|fixtures\/|index\.ts$|corpus\//.test(f),
   )
   return files.flatMap((f) => {
     const file = join('core', folder, f)

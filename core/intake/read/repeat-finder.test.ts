@@ -9,8 +9,7 @@ test('a row that says what an earlier one said is found, among more than there i
   const many = 17_000
   const rows = Array.from({ length: many }, (_, i) => i + 1)
   expect(rows.filter((row) => finder.seen(row, [`id ${row}`, 'any', row % 7]) !== null)).toEqual([])
-  for (const row of [1, 2, 8_191, 8_192, 8_193, 16_383, 16_384, many])
-    expect(finder.seen(99_999, [`id ${row}`, 'another', row % 7])).toBe(row)
+  expect(rows.filter((row) => finder.seen(99_999, [`id ${row}`, 'another', row % 7]) !== row)).toEqual([])
   expect(finder.seen(99_999, ['id 1', 'any', 5])).toBeNull()
   expect(finder.seen(100_000, ['id 1', 'any', 5])).toBe(99_999)
 })

@@ -80,7 +80,7 @@ test('how cells compare with each other, and how long they are', () => {
     length: 6,
   })
   expect(profile(1, 2, 2, 5, 4).rising).toBe(0.5)
-  expect(profile(1).rising).toBe(0)
+  expect([profile(1).rising, profile(1, 2).rising, profile(1, 2, 3).rising]).toEqual([0, 1, 1])
   expect(profile('yes', 'no', 'perhaps').listed).toMatchObject({ yesNo: 2 / 3, verdicts: 2 / 3, goods: 0 })
   expect(profile('NEEDS_APPROVAL').listed.verdicts).toBe(1)
 })

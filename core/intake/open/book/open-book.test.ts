@@ -121,3 +121,34 @@ test.each([
 ])('%s is a day: %s', (code, is) => {
   expect(isDayFormat(code)).toBe(is)
 })
+
+test('of several sheets the one with the most cells is read, be it narrow and long or wide and short', async () => {
+  const table = (columns: number, rows: number, name: string) =>
+    Array.from({ length: rows }, (_, r) => {
+      const cells = Array.from({ length: columns }, (_c, c) =>
+        text(
+          `${String.fromCharCode(65 + c)}${r + 1}`,
+          r === 0 ? `${name} ${['id', 'title', 'price', 'units', 'rating'][c]}` : `v${r}${c}`,
+        ),
+      )
+      return `<row r="${r + 1}">${cells.join('')}</row>`
+    }).join('')
+  const two = (first: string, second: string) =>
+    zipSync(
+      Object.fromEntries(
+        Object.entries({
+          'xl/workbook.xml':
+            '<workbook xmlns:r="r"><sheets><sheet name="One" sheetId="1" r:id="r1"/><sheet name="Two" sheetId="2" r:id="r2"/></sheets></workbook>',
+          'xl/_rels/workbook.xml.rels':
+            '<Relationships><Relationship Target="worksheets/a.xml" Id="r1"/><Relationship Target="worksheets/b.xml" Id="r2"/></Relationships>',
+          'xl/worksheets/a.xml': sheet(first),
+          'xl/worksheets/b.xml': sheet(second),
+        }).map(([name, content]) => [name, strToU8(content)]),
+      ),
+    )
+  const chosen = async (first: string, second: string) => (await open(two(first, second))).file.sheet
+  // 2 × 6 cells beside 5 × 4, 2 × 12 beside 5 × 4
+  expect(await chosen(table(2, 6, 'a'), table(5, 4, 'b'))).toBe('Two')
+  expect(await chosen(table(2, 12, 'a'), table(5, 4, 'b'))).toBe('One')
+  expect(await chosen(table(5, 4, 'b'), table(2, 12, 'a'))).toBe('Two')
+})

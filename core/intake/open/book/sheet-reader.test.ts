@@ -142,3 +142,12 @@ describe('texts that cells share', () => {
     )
   })
 })
+
+test('how a text is read aloud is no part of it, nor does it silence the next', () => {
+  const read = '<rPh sb="0" eb="3"><t>reading</t></rPh>'
+  const inline = (inner: string) => `<c t="inlineStr"><is>${inner}</is></c>`
+  expect(cells(inline(`<r><t>Nest</t></r>${read}<r><t> box</t></r>`) + inline('<t>Bath</t>'))).toEqual([
+    'Nest box',
+    'Bath',
+  ])
+})

@@ -179,3 +179,8 @@ test.each([
 ])('%s is refused', (_, xml, reason) => {
   expect(() => told(xml)).toThrow(reason)
 })
+
+test.each(['a', 'ab', ']', 'a]]', '<b>', '&amp;'])('CDATA is text as it stands: %j', (text) => {
+  const events = told(`<t><![CDATA[${text}]]></t>`)
+  expect(events).toEqual([['open', 't', null, null, null], ['text', text], ['close', 't']])
+})

@@ -3,12 +3,38 @@ import { limits } from '../opened-file'
 import { OutlineReader } from './find-lists'
 import { listElements } from './list-elements'
 import { nesting } from './nesting'
+import { openNdjson } from './open-ndjson'
 
 const outline = (text: string, piece = 1e9) => {
   const reader = new OutlineReader()
   const bytes = new TextEncoder().encode(text)
   for (let at = 0; at < bytes.length; at += piece) reader.push(bytes.subarray(at, at + piece))
   return reader.outline()
+}
+/** A file whose stream comes in pieces, and how much of it was asked for, bytes. */
+function inPieces(text: string, piece = 1e6) {
+  const whole = new File([text], 'pieces.ndjson')
+  let taken = 0
+  const stream = () => {
+    let at = 0
+    return new ReadableStream<Uint8Array>({
+      async pull(to) {
+        if (at >= whole.size) return to.close()
+        const bytes = new Uint8Array(await whole.slice(at, at + piece).arrayBuffer())
+        taken += bytes.length
+        at += piece
+        to.enqueue(bytes)
+      },
+    })
+  }
+  const file = {
+    name: whole.name,
+    size: whole.size,
+    slice: (from: number, to: number) => whole.slice(from, to),
+    arrayBuffer: () => whole.arrayBuffer(),
+    stream,
+  }
+  return { file, taken: () => taken }
 }
 const many = (n: number) => Array.from({ length: n }, (_, i) => ({ id: i }))
 
@@ -152,4 +178,11 @@ test('lines are records each; blank ones count in the numbering and are no rows'
   expect((await open(usual)).rows).toHaveLength(limits.rowMegabytes * 1100)
   const broken = `{"id":1,"t":"a"}\n{"id":2,"t":"${'x'.repeat(limits.rowMegabytes * 1e6 + 10)}"}\n`
   await expect(open(broken)).rejects.toMatchObject({ code: 'row-too-long', details: { row: 2 } })
+  // nor is a line waited for that never ends
+  const { file, taken } = inPieces(`{"id":1}\n{"id":2}\n{"id":3,"t":"${'x'.repeat(5 * limits.rowMegabytes * 1e6)}`)
+  const rows = openNdjson(file, 'utf-8').then(async (opened) => {
+    for await (const { batch } of opened.rows()) expect(batch.every(({ row }) => row < 3)).toBe(true)
+  })
+  await expect(rows).rejects.toMatchObject({ code: 'row-too-long', details: { row: 3 } })
+  expect(taken()).toBeLessThan(2.1 * limits.rowMegabytes * 1e6)
 })

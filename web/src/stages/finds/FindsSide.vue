@@ -70,7 +70,7 @@ function optionsOf(facet: FacetName) {
       <p v-if="own.counts" class="small quiet">
         {{ count(own.counts.met) }} of {{ count(own.counts.goods) }} are sold by others too
       </p>
-      <OwnComparing v-else />
+      <OwnComparing v-else-if="!workspace.isBeginning" />
     </SideGroup>
     <FacetList
       v-for="f in areRowsPainted ? facets : []"

@@ -1,0 +1,27 @@
+import { test, expect } from '@playwright/test'
+import { bringIn, chooseFiles, ledgerRow } from './steps'
+
+test('cancel', async ({ page }) => {
+  test.setTimeout(400_000)
+  await page.goto('/gather')
+  await chooseFiles(page, '/tmp/formats/100000.csv')
+  await bringIn(page, { market: 'Marrowgate' })
+  await expect(ledgerRow(page, '100000.csv')).toBeVisible({ timeout: 200_000 })
+  await chooseFiles(page, '/tmp/formats/mine.csv')
+  await bringIn(page, { market: 'Marrowgate' })
+  await expect(ledgerRow(page, 'mine.csv')).toBeVisible({ timeout: 60_000 })
+  await page.goto('/finds')
+  await expect(page.getByText(/Comparing what I sell/)).toBeVisible({ timeout: 200_000 })
+  await expect(page.getByRole('button', { name: '1 job: show' })).toBeVisible({ timeout: 60_000 })
+  await page.getByRole('button', { name: '1 job: show' }).click()
+  await page.waitForTimeout(700)
+  await page.screenshot({ path: '/tmp/shot1.png' })
+  await page.locator('.job').getByRole('button', { name: 'Cancel' }).click()
+  await page.waitForTimeout(600)
+  await page.screenshot({ path: '/tmp/shot2.png' })
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Compare', exact: true }).click()
+  const t = Date.now()
+  await expect(page.getByText(/sold by others too/)).toBeVisible({ timeout: 200_000 })
+  console.log('compared in', Date.now() - t)
+})
