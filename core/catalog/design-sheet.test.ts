@@ -71,6 +71,8 @@ test('printed goods like a blank: of the market alone, delivered', async () => {
   const made = await maker()
   const items = Array.from({ length: made.count }, (_, i) => made.at(i, false))
   expect(likeBlank(items, 'Fernhand')).toEqual({ items: 2, units: 10, lowE4: 140_000, middleE4: 160_000 })
+  const unpriced = items.map((item) => ({ ...item, markets: ['Loopreel'], listings: [] }))
+  expect(likeBlank(unpriced, 'Loopreel')).toEqual({ items: items.length, units: null, lowE4: null, middleE4: null })
   expect(likeBlank([], 'Fernhand')).toEqual({ items: 0, units: null, lowE4: null, middleE4: null })
 })
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { openFile } from '../open-file'
 import type { Cell } from '../../../notation/cell'
+import { limits } from '../opened-file'
 import { OutlineReader } from './find-lists'
 import { flattenRecord } from './flatten-record'
 
@@ -98,4 +99,22 @@ test('a name that none of the first rows has is told of, not lost silently', asy
   const { file, rows } = await open(JSON.stringify(items))
   expect(file.headings).toEqual(['id', 'title'])
   expect(rows[2400]?.strange).toEqual(['late'])
+})
+
+test('one record is a table of one row, but not one of sixteen megabytes, nor one with a single value', async () => {
+  const record = (size: number) => `{"id":"a","title":"${'x'.repeat(size)}"}`
+  expect((await open(record(10))).rows.map((r) => r.cells)).toEqual([['a', 'xxxxxxxxxx']])
+  await expect(open(record(limits.rowMegabytes * 1e6))).rejects.toMatchObject({ code: 'file-no-table' })
+  expect((await open(record(limits.rowMegabytes * 1e6 - 30))).rows).toHaveLength(1)
+  expect(await code('{"id":"a"}')).toBe('file-no-table')
+  expect(await code('{"id":"a","title":null}')).toBe('file-no-table')
+  expect((await open('{"id":"a","price":0}')).rows.map((r) => r.cells)).toEqual([['a', 0]])
+})
+
+test('of long records no more than are wanted are the first rows', async () => {
+  const { sampleRows } = limits
+  const records = Array.from({ length: sampleRows + 50 }, (_, id) => ({ id, title: 'x'.repeat(3000) }))
+  const { file, rows } = await open(JSON.stringify(records))
+  expect([file.sample.length, rows.length]).toEqual([sampleRows, sampleRows + 50])
+  expect(file.sample.at(-1)?.cells[0]).toBe(sampleRows - 1)
 })
