@@ -36,7 +36,8 @@ const ways: [string, (options: WorkOptions) => Promise<unknown>][] = [
   [
     'renewed where all sold otherwise',
     async (options) => {
-      const sold = (units: number) => rows.map(({ id, market }) => ({ market, id, day: 20_590, units }))
+      const sold = (units: number) =>
+        rows.map((_, i) => ({ market: i % 2 ? 'Gavelhop' : 'Marrowgate', id: `${i}`, day: 20_590, units }))
       const before = await buildCatalog([...captures, captureOf('sales', sold(1), 20_590)])
       const all = async () => [...captures, captureOf('sales', sold(9), 20_591)]
       const kinds = new Set(['listings', 'sales'] as const)

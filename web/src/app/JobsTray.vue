@@ -88,6 +88,7 @@ const words = {
   border-left: 1px solid var(--line);
   border-right: 1px solid var(--line);
   font-size: 13px;
+  white-space: nowrap;
   min-width: 92px;
 }
 .bar {

@@ -71,7 +71,7 @@ test('stopped, nothing is told of what is mine, no limit asks for it, and it sta
   await nextTick()
   expect([own.isStopped, own.counts, query.query.own]).toEqual([true, null, 'any'])
   expect(shown.text()).toMatch(/Not compared with all items/)
-  await until(() => jobs.jobs[0]?.state === 'cancelled', 'the job')
+  expect(jobs.jobs.map((j) => j.state)).toEqual(['cancelled'])
   await useWorkspace().reload()
   await nextTick()
   expect(asked()).toBe(1)
@@ -80,4 +80,11 @@ test('stopped, nothing is told of what is mine, no limit asks for it, and it sta
   go()
   await until(() => own.counts !== null, 'the counts')
   expect([own.isStopped, own.isMine('Marrowgate/A1')]).toEqual([false, true])
+})
+
+test('stopped at once, it never stands among the jobs', async () => {
+  const { own, jobs } = await comparing()
+  own.stop()
+  await longEnough()
+  expect([own.isStopped, jobs.jobs]).toEqual([true, []])
 })

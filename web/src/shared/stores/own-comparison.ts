@@ -15,32 +15,40 @@ export function useOwnComparison() {
   const compared = ref(0)
   const isStopped = ref(false)
   let running = new AbortController()
+  let tell: (some: Partial<Job>) => void = () => undefined
+  let timer: ReturnType<typeof setTimeout> | undefined
   function stop(): void {
     isStopped.value = true
     running.abort()
+    clearTimeout(timer)
+    // at once: the worker may be in the midst of something
+    tell({ state: 'cancelled' })
     // nothing can be told of what is mine: a limit by it would wait for the comparison again
     if (query.query.own !== 'any') query.change({ own: 'any' })
   }
   async function run<T>(compare: (options: CallOptions) => Promise<T>): Promise<T | null> {
     compared.value = 0
     running = new AbortController()
-    let tell: (some: Partial<Job>) => void = () => undefined
-    const timer = setTimeout(() => (tell = jobs.track('Comparing what I sell', { cancel: stop })), tellFrom)
+    let tellOfThis: typeof tell = () => undefined
+    clearTimeout(timer)
+    const mine = (timer = setTimeout(() => {
+      tell = tellOfThis = jobs.track('Comparing what I sell', { cancel: stop })
+    }, tellFrom))
     const onProgress = (done: unknown) => {
       compared.value = done as number
-      tell({ done: compared.value })
+      tellOfThis({ done: compared.value })
     }
     try {
       const found = await compare({ signal: running.signal, onProgress })
-      tell({ state: 'done', done: 1 })
+      tellOfThis({ state: 'done', done: 1 })
       return found
     } catch (thrown) {
       const { code, message } = toProblem(thrown)
-      tell(code === 'cancelled' ? { state: 'cancelled' } : { state: 'failed', note: message })
+      tellOfThis(code === 'cancelled' ? { state: 'cancelled' } : { state: 'failed', note: message })
       if (code !== 'cancelled') throw thrown
       return null
     } finally {
-      clearTimeout(timer)
+      clearTimeout(mine)
     }
   }
   return { compared, isStopped, stop, run }
