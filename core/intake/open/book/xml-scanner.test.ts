@@ -184,3 +184,25 @@ test.each(['a', 'ab', ']', 'a]]', '<b>', '&amp;'])('CDATA is text as it stands: 
   const events = told(`<t><![CDATA[${text}]]></t>`)
   expect(events).toEqual([['open', 't', null, null, null], ['text', text], ['close', 't']])
 })
+
+test('a tag or a text that a long piece ends in the midst of is no long one', () => {
+  const cells = '<c r="A7"/>'.repeat(400_000)
+  const pushed = (first: string, second: string) => {
+    const opened: string[] = []
+    const texts: string[] = []
+    const scanner = new XmlScanner(
+      {
+        wantsText: true,
+        open: (name) => opened.push(name),
+        close: () => undefined,
+        text: (text) => texts.push(text),
+      },
+      'x.xlsx',
+    )
+    for (const part of [`<row>${cells}${first}`, `${second}</row>`]) scanner.push(new TextEncoder().encode(part))
+    scanner.end()
+    return [opened.length, texts.join('')]
+  }
+  expect(pushed('<c r="B', '8"/>')).toEqual([400_002, ''])
+  expect(pushed('<t><![CDATA[of ', 'stone]]></t>')).toEqual([400_002, 'of stone'])
+})
