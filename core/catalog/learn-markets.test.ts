@@ -41,6 +41,19 @@ async function unpublished({
   reviewRise: (perDay: number) => number
   counted?: number
 }): Promise<UnpublishedUnits | null | undefined> {
+  return (await estimates({ stockFall, reviewRise, counted })).get('0')
+}
+
+/** The same of each listing. */
+async function estimates({
+  stockFall,
+  reviewRise,
+  counted,
+}: {
+  stockFall: (perDay: number) => number
+  reviewRise: (perDay: number) => number
+  counted: number
+}): Promise<Map<string | null, UnpublishedUnits | null>> {
   const perDay = (id: number) => (id === 0 ? 6 : 4 + id)
   const at = (back: number) =>
     Array.from({ length: counted + 1 }, (_, id) =>
@@ -54,7 +67,7 @@ async function unpublished({
   const catalog = await buildCatalog([...captures, captureOf('sales', sales)])
   const maker = new ItemMaker(catalog, plainRules('EUR'), noCorrections)
   const items = Array.from({ length: maker.count }, (_, i) => maker.at(i))
-  return items.flatMap((i) => i.listings).find((l) => l.id === '0')?.unpublished
+  return new Map(items.flatMap((i) => i.listings).map((l) => [l.id, l.unpublished]))
 }
 
 test('where stock shows half of what is sold, listings that are counted teach it', async () => {
@@ -80,4 +93,10 @@ test('reviews are taken by the rate of the market, and what is told both ways is
   expect(Math.round(high)).toBeGreaterThanOrEqual(180)
   // both agree with what is known: surer than reviews alone
   expect(high / low).toBeLessThan(found!.by.reviews!.high / found!.by.reviews!.low)
+})
+
+test('of what is counted nothing is estimated, whatever else is seen of it', async () => {
+  const all = await estimates({ stockFall: (d) => d, reviewRise: (d) => d / 10, counted: 11 })
+  expect(all.size).toBe(12)
+  expect([...all].filter(([, told]) => told !== null).map(([id]) => id)).toEqual(['0'])
 })

@@ -52,3 +52,28 @@ test('nothing taught says nothing', () => {
   expect([nothingTaught.areSame(saucer, tray), nothingTaught.areApart(saucer, tray)]).toEqual([false, false])
   expect(nothingTaught.otherwise(saucer)).toEqual([])
 })
+
+test('what was taught before holds beside what is taught now, whatever numbers its words had', () => {
+  const before = new TaughtWords(
+    [
+      lesson('same', ['plant', 'saucer'], ['drip', 'trough']),
+      lesson('apart', ['plant'], ['suet']),
+      lesson('apart', ['lite']),
+    ],
+    words,
+  )
+  const both = new TaughtWords(
+    [{ ...lesson('same', ['suet'], ['drip']), these: [1], those: [0] }],
+    ['suet', 'drip'],
+    before,
+  )
+  const [plant, suet, lite] = ['Plant feeder', 'Suet feeder', 'Plant feeder lite'].map((t) => titleSignature(t))
+  expect([both.areSame(saucer, tray), both.areApart(plant!, suet!), both.areApart(plant!, lite!)]).toEqual([
+    true,
+    true,
+    true,
+  ])
+  expect(both.otherwise(saucer)).toEqual([tray.words])
+  const [suety, dripping] = ['Suet holder', 'Drip holder'].map((t) => titleSignature(t))
+  expect([both.areSame(suety!, dripping!), before.areSame(suety!, dripping!)]).toEqual([true, false])
+})

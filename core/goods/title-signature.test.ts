@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { titleForms } from './title-forms'
 import { TitleIndex } from './title-index'
 import { titleSignature } from './title-signature'
@@ -57,4 +58,16 @@ test('of two figures that clash one that agrees makes nothing good; marks must a
   expect(verdict('robin box grey', 'robin box blue')).toBe('variant')
   expect(verdict('robin box lid', 'robin box')).toBe('similar')
   expect(verdict('robin box oak', 'robin box walnut')).toBe('similar')
+})
+
+test('the order of words says nothing', () => {
+  const words = ['mug', 'stone', 'red', 'blue', 'grey', '30cm', '500g', '2l', 'rear', 'lite', 'replacement']
+  const whole = titleSignature(words.join(' '))
+  expect([whole.colours, whole.sizes.length, whole.marks.length]).toEqual([['blue', 'grey', 'red'], 3, 3])
+  fc.assert(
+    fc.property(fc.shuffledSubarray(words, { minLength: words.length }), (mixed) =>
+      expect(titleSignature(mixed.join(' '))).toEqual(whole),
+    ),
+    { numRuns: 60 },
+  )
 })

@@ -68,8 +68,6 @@ export function splitBytes(
     const start = quoted ? at + 1 : at
     const stop = quoted ? quote : delimiter
     const stops = fourTimes(stop)
-    // below a space are LF and CR, which end a cell without quotes
-    const enders = quoted ? 0 : highs
     let end = start
     let hash = 0
     let tail: number
@@ -84,8 +82,8 @@ export function splitBytes(
       const low = (word - spaces) & ~word & highs
       const gaps = zeros(word ^ spaces)
       const flaws = low | ((word | (word + ones)) & highs) | zeros(word ^ ampersands) | (gaps & ((gaps << 8) | gap))
-      // bytes that may end the cell, the first one in the lowest bits
-      for (let may = zeros(word ^ stops) | (low & enders) | behind(n - end); may !== 0; may &= may - 1) {
+      // bytes that may end the cell, the first one in the lowest bits: LF and CR are below a space
+      for (let may = zeros(word ^ stops) | low | behind(n - end); may !== 0; may &= may - 1) {
         const bits = (31 - Math.clz32(may & -may)) & 24
         const here = end + (bits >> 3)
         if (here < passed) continue

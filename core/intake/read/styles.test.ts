@@ -146,6 +146,10 @@ describe('values', () => {
     expect(readValue('30x20x10', 'size', { ...style, unit: 'mm' })).toEqual({ value: '3 x 2 x 1 cm' })
     expect(readValue('30x20 cm', 'size', style).value).toBeNull()
   })
+  test('a list is its parts, without those that say nothing', () => {
+    expect(readValue(' a, ,b;c|  d e ,', 'list', style)).toEqual({ value: 'a|b|c|d e' })
+    expect(readValue('x'.repeat(200), 'id', style)).toEqual({ value: 'x'.repeat(80) })
+  })
   test('what does not fit says why', () => {
     expect(readValue('7', 'rating', style)).toEqual({ value: null, reason: "'7' is not from 0 to 5 stars" })
     expect(readValue('1.5', 'count', style)).toEqual({ value: null, reason: "'1.5' is no whole number" })
