@@ -203,6 +203,27 @@ test('what is shown beside a stage: units of 90 days and of two windows, the day
   expect(stageOfLife([])).toBeNull()
 })
 
+test('the season of a window is that of its middle: 14 and 42 days back, the 8th of April and the 11th of March', () => {
+  const season = { months: new Float64Array(12), days: Float64Array.from({ length: 366 }, (_, day) => 1 + day / 1000) }
+  const facts = stageOfLife([days(180, (i) => (i < 152 ? 2 : 4))], { season })
+  // days of the year from 0, the 29th of February among them: 91 + 7 and 60 + 10
+  expect(facts?.growthSeasonless).toBeCloseTo(2 / (1.098 / 1.07) - 1, 12)
+})
+
+test('units of two windows that no listing knows both of are not known, and not none', () => {
+  const facts = stageOfLife([days(40, () => 3)])
+  expect(facts).toMatchObject({
+    compared: 0,
+    listings: 1,
+    units28: null,
+    units28Before: null,
+    growth: null,
+    units90: 120,
+  })
+  const season = { months: new Float64Array(12), days: new Float64Array(366).fill(1) }
+  expect(stageOfLife([days(40, () => 3)], { season })?.growthSeasonless).toBeNull()
+})
+
 test('windows of 90 and 180 days are compared with as many before, and the trend is told in shares a week', () => {
   const facts = stageOfLife([days(360, (i) => (i < 180 ? 1 : i < 270 ? 3 : 2))])
   // 180 × 1, then 90 × 3 and 90 × 2
