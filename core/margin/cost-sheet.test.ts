@@ -201,7 +201,23 @@ test('packs: three sold from singles, one sold from a pack of six', () => {
 test('an unknown cost leaves the profit unknown, never zero', () => {
   const sheet = costSheet({ ...general, tiers: null }, e4('14.99'))
   expect(sheet).toMatchObject({ profitE4: null, margin: null, landedE4: null })
-  expect(sheet.unknown).toContain('Goods')
+  // what hangs on the goods' price is as unknown; what does not is known
+  expect(sheet.unknown).toEqual(['Goods', 'Duty', 'Returns'])
+  const borne = costSheet({ ...general, tiers: null, importTaxRecoverable: false }, e4('14.99'))
+  expect(borne.unknown).toEqual(['Goods', 'Duty', 'Import tax', 'Returns'])
+  expect(sheet).toMatchObject({ outlayE4: null, returnOnOutlay: null, markUp: null })
+  expect(sheet.lines.find((l) => l.id === 'supplierDelivery')?.amountE4).toBe(e4('-0.60'))
+  const untaxed = {
+    ...general,
+    tiers: null,
+    dutyRatio: 0,
+    importTaxRatio: 0,
+    importTaxRecoverable: false,
+    returnRatio: 0,
+  }
+  const bare = costSheet(untaxed, e4('14.99'))
+  expect([bare.unknown, bare.profitE4, bare.landedE4, bare.outlayE4]).toEqual([['Goods'], null, null, null])
+  expect(costSheet(general, e4('14.99')).unknown).toEqual([])
   expect(solvePrice({ ...general, tiers: null }, { profitE4: 0 })).toEqual({ lowestE4: null, ranges: [] })
 })
 

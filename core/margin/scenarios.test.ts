@@ -101,6 +101,9 @@ test.each([
 
 test('what-ifs of a fresh workspace fit; two of one name, or a change out of bounds, do not', () => {
   expect(firstFault(scenariosSchema, firstScenarios)).toBeNull()
+  // each is against the seller: dearer money and fees, a lower price, more returns
+  const said = firstScenarios.map(({ changes }) => Object.entries(changes).filter(([, change]) => change !== 0))
+  expect(said).toEqual([[['rate', 0.1]], [['price', -0.1]], [['fees', 0.02]], [['returns', 0.05]]])
   const [one] = firstScenarios as [Scenario]
   expect(firstFault(scenariosSchema, [one, { ...one, name: ` ${one.name.toUpperCase()}` }])?.what).toBe(
     'has two of one name',
