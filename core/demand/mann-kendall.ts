@@ -1,5 +1,6 @@
 import cdf from '@stdlib/stats-base-dists-normal-cdf'
 import { fallingPairsInPlace, runsOf } from './falling-pairs'
+import { knownValues } from './known-values'
 
 export interface MannKendall {
   /** concordant less discordant pairs */
@@ -19,7 +20,7 @@ export interface MannKendall {
  * @returns null with fewer than three values
  */
 export function mannKendall(values: ArrayLike<number>): MannKendall | null {
-  const x = known(values)
+  const x = knownValues(values)
   const n = x.length
   if (n < 3) return null
   const pairs = (n * (n - 1)) / 2
@@ -35,5 +36,3 @@ export function mannKendall(values: ArrayLike<number>): MannKendall | null {
   const z = s === 0 || variance === 0 ? 0 : (s - Math.sign(s)) / Math.sqrt(variance)
   return { s, variance, z, p: Math.min(1, 2 * cdf(-Math.abs(z), 0, 1)) }
 }
-
-const known = (values: ArrayLike<number>) => Float64Array.from(values).filter((v) => !Number.isNaN(v))

@@ -1,3 +1,4 @@
+import { knownValues } from './known-values'
 import { middleRanks } from './pettitt'
 import type { Scatter } from './scatter'
 import { theilSenSlope } from './theil-sen'
@@ -15,7 +16,7 @@ const significant = 1.645
  * @returns 1 with fewer than five values
  */
 export function serialFactor(values: ArrayLike<number>, slope: number | null = null): number {
-  const x = Float64Array.from(values).filter((v) => v === v)
+  const x = knownValues(values)
   const n = x.length
   if (n < 5) return 1
   const trend = slope ?? theilSenSlope(x) ?? 0

@@ -114,5 +114,7 @@ function withoutDrift({ ratio, low, high }: Growth, usual: number): Growth {
 }
 
 function stepsKnown(values: Float64Array): number {
-  return values.reduce((known, v) => known + Number(v === v), 0)
+  let known = 0
+  for (const v of values) if (v === v) known++
+  return known
 }

@@ -33,10 +33,11 @@ function knownPoints(values: ArrayLike<number>) {
 }
 
 function ofAllPairs(t: Float64Array, y: Float64Array): number {
-  const slopes: number[] = []
+  const slopes = new Array<number>((y.length * (y.length - 1)) / 2)
+  let pair = 0
   for (let i = 0; i < y.length; i++)
     for (let j = i + 1; j < y.length; j++)
-      slopes.push(((y[j] as number) - (y[i] as number)) / ((t[j] as number) - (t[i] as number)))
+      slopes[pair++] = ((y[j] as number) - (y[i] as number)) / ((t[j] as number) - (t[i] as number))
   const middle = slopes.length >> 1
   quickselect(slopes, middle)
   const high = slopes[middle] as number

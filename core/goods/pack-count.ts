@@ -112,11 +112,9 @@ export function findPackCount(title: string): PackCount | null {
   const first = countFirst.exec(text)
   if (first) return { count: toNumber(first[1]), from: first[0].trim() }
   const spared = withoutSizes(text)
-  const isMadeOfPieces = isOfPieces.test(text)
   for (const { re, count, isPiece, isMagnified } of patterns) {
-    if ((isPiece && isMadeOfPieces) || (isMagnified && isGlass.test(text))) continue
     const m = re.exec(spared)
-    if (!m) continue
+    if (!m || (isPiece && isOfPieces.test(text)) || (isMagnified && isGlass.test(text))) continue
     const found = count(m)
     if (found >= 1 && found <= 5000) return { count: found, from: text.slice(m.index, m.index + m[0].length).trim() }
   }
