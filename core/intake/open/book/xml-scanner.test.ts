@@ -182,7 +182,11 @@ test.each([
 
 test.each(['a', 'ab', ']', 'a]]', '<b>', '&amp;'])('CDATA is text as it stands: %j', (text) => {
   const events = told(`<t><![CDATA[${text}]]></t>`)
-  expect(events).toEqual([['open', 't', null, null, null], ['text', text], ['close', 't']])
+  expect(events).toEqual([
+    ['open', 't', null, null, null],
+    ['text', text],
+    ['close', 't'],
+  ])
 })
 
 test('a tag or a text that a long piece ends in the midst of is no long one', () => {
