@@ -18,38 +18,38 @@ export function* taughtPairs(
   lessons: readonly WordLesson[],
   among: Iterable<number> = forms.figuresOf.keys(),
 ): Generator<[number, number]> {
-  const exchanges = byFirstWord(lessons.filter((l) => l.says === 'same'))
-  if (exchanges.size === 0) return
+  const same = lessons.filter((l) => l.says === 'same')
+  if (same.length === 0) return
   const sums = new SetSums(forms)
   const formBySum = new Map<number, number>()
-  for (const form of among)
-    if (wordsOf(forms, form).some((word) => exchanges.has(word))) formBySum.set(sums.of(form), form)
-  for (const [sum, form] of formBySum) {
-    const words = wordsOf(forms, form)
-    for (const word of words)
-      for (const exchange of exchanges.get(word) ?? []) {
-        if (!exchange.from.every((id) => words.includes(id))) continue
-        const other = formBySum.get(sums.after(sum, words, exchange))
-        if (other !== undefined && form < other && isSaidBy(forms, other, exchanged(words, exchange)))
-          yield [form, other]
-      }
+  const formsWith = new Map<number, number[]>(same.flatMap((l) => [...l.these, ...l.those].map((word) => [word, []])))
+  for (const form of among) {
+    let isOfLessons = false
+    for (const word of wordsOf(forms, form)) if (formsWith.get(word)?.push(form)) isOfLessons = true
+    if (isOfLessons) formBySum.set(sums.of(form), form)
   }
+  for (const exchange of same.map((lesson) => fromTheRarer(lesson, formsWith)))
+    for (const form of rarest(exchange.from, formsWith)) {
+      const words = wordsOf(forms, form)
+      if (!exchange.from.every((id) => words.includes(id))) continue
+      const other = formBySum.get(sums.after(sums.of(form), words, exchange))
+      if (other === undefined || !isAlike(forms, form, other, exchanged(words, exchange))) continue
+      yield form < other ? [form, other] : [other, form]
+    }
 }
 
-/** The first word of what may be exchanged → the exchanges. */
-function byFirstWord(same: readonly WordPair[]): Map<number, Exchange[]> {
-  const found = new Map<number, Exchange[]>()
-  for (const { these, those } of same)
-    for (const exchange of [
-      { from: these, to: those },
-      { from: those, to: these },
-    ]) {
-      const first = exchange.from[0] as number
-      const its = found.get(first)
-      if (its) its.push(exchange)
-      else found.set(first, [exchange])
-    }
-  return found
+/** Each pair has one side of a lesson in one form and the other in the other: the forms with the rarer side are enough to go through. */
+function fromTheRarer({ these, those }: WordPair, formsWith: ReadonlyMap<number, readonly number[]>): Exchange {
+  return rarest(these, formsWith).length <= rarest(those, formsWith).length
+    ? { from: these, to: those }
+    : { from: those, to: these }
+}
+
+/** Of the words of a side those forms that have the rarest one. */
+function rarest(side: readonly number[], formsWith: ReadonlyMap<number, readonly number[]>): readonly number[] {
+  return side
+    .map((word) => formsWith.get(word) as readonly number[])
+    .reduce((few, list) => (list.length < few.length ? list : few))
 }
 
 /**
@@ -91,9 +91,11 @@ function wordsOf({ wordIds, starts }: TitleForms, form: number): Int32Array {
   return wordIds.subarray(starts[form], starts[form + 1])
 }
 
-function isSaidBy(forms: TitleForms, form: number, words: readonly number[]): boolean {
-  const its = wordsOf(forms, form)
-  return its.length === words.length && words.every((id, i) => id === its[i])
+/** Whether a form has the figures of one and these words. */
+function isAlike(forms: TitleForms, one: number, other: number, words: readonly number[]): boolean {
+  const its = wordsOf(forms, other)
+  const isOfOneSize = forms.figuresOf[one] === forms.figuresOf[other] && its.length === words.length
+  return isOfOneSize && words.every((id, i) => id === its[i])
 }
 
 /** @returns ascending */
