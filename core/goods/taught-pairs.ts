@@ -81,7 +81,8 @@ class SetSums {
 
 /** 46 bits of a number that say nothing of its neighbours: sums of a hundred of them are whole. */
 function scattered(id: number): number {
-  const a = Math.imul(id ^ (id >>> 16), 0x7feb352d)
+  // nought would stay nought
+  const a = Math.imul((id ^ (id >>> 16)) + 0x3c6ef372, 0x7feb352d)
   const b = Math.imul(a ^ (a >>> 15), 0x846ca68b)
   const c = Math.imul(b ^ (b >>> 16), 0x9e3779b1)
   return ((b ^ (b >>> 16)) >>> 0) * 0x4000 + (c >>> 18)
