@@ -1,7 +1,7 @@
 import ts from 'typescript'
 
 /**
- * What is changed. The kinds are those of StrykerJS's documentation ("Supported mutators") but for words, patterns and records, which say what
+ * What is changed. The kinds are those of StrykerJS's documentation ("Supported mutators", from memory) but for words, patterns and records, which say what
  * screens say or name what others name; and two more: numbers, and calls that do something.
  */
 export type Kind =

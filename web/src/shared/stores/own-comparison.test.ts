@@ -88,3 +88,12 @@ test('stopped at once, it never stands among the jobs', async () => {
   await longEnough()
   expect([own.isStopped, jobs.jobs]).toEqual([true, []])
 })
+
+test('once there is no catalogue any more nothing is stopped, and nothing is told of it', async () => {
+  const { own } = await comparing()
+  own.stop()
+  const workspace = useWorkspace()
+  for (const { id } of workspace.ledger.filter((e) => e.kind === 'catalogue')) await workspace.remove(id)
+  await until(() => !own.hasCatalogue, 'the removal')
+  expect([own.isStopped, own.counts]).toEqual([false, null])
+})

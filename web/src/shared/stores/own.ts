@@ -12,7 +12,9 @@ export const useOwn = defineStore('own', () => {
   const workspace = useWorkspace()
   const hasCatalogue = computed(() => workspace.ledger.some((e) => e.kind === 'catalogue' && e.spoilt === undefined))
   const comparison = useOwnComparison()
-  const { compared, isStopped } = comparison
+  const { compared } = comparison
+  /** without a catalogue there is nothing to compare, nor anything stopped */
+  const isStopped = computed(() => hasCatalogue.value && comparison.isStopped.value)
   const mine = useLatest([() => workspace.version, hasCatalogue, isStopped], async () => {
     const { version } = workspace
     if (version === 0 || !hasCatalogue.value || isStopped.value) return null
@@ -26,7 +28,7 @@ export const useOwn = defineStore('own', () => {
     isStopped,
     stop: comparison.stop,
     /** Begins a comparison that was stopped. */
-    compare: () => void (isStopped.value = false),
+    compare: () => void (comparison.isStopped.value = false),
     /** how many things I sell, and how many of them are met elsewhere; null until they are compared with all that is gathered now */
     counts: computed(() =>
       mine.value?.version === workspace.version ? { goods: mine.value.goods, met: mine.value.met } : null,

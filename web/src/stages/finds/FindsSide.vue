@@ -24,7 +24,7 @@ const sold = [
 ]
 /** Who asks for what is mine asks for the comparison too. */
 function chooseSold(sells: Query['own']): void {
-  own.compare()
+  if (sells !== 'any') own.compare()
   query.change({ own: sells })
 }
 const workspace = useWorkspace()
@@ -70,7 +70,7 @@ function optionsOf(facet: FacetName) {
       <p v-if="own.counts" class="small quiet">
         {{ count(own.counts.met) }} of {{ count(own.counts.goods) }} are sold by others too
       </p>
-      <OwnComparing v-else-if="!workspace.isBeginning" />
+      <OwnComparing v-else />
     </SideGroup>
     <FacetList
       v-for="f in areRowsPainted ? facets : []"

@@ -74,7 +74,7 @@ useKeys('Most like me', [{ key: 'escape', label: 'Back to all stores', run: () =
         <NButton @click="router.push('/gather')">To Gather</NButton>
       </div>
     </EmptyState>
-    <OwnComparing v-else-if="!own.counts" />
+    <OwnComparing v-else-if="!found && !own.counts" />
     <p v-else-if="!found || !rivals.list" class="quiet" role="status">Comparing with what I sell …</p>
     <EmptyState v-else-if="rows.length === 0" title="Nobody gathered sells what you sell">
       <p class="quiet">Of {{ plural(found.goods, 'thing') }} you sell none is met by barcode or by words.</p>

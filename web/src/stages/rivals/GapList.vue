@@ -45,7 +45,7 @@ const toFinds = () =>
 </script>
 
 <template>
-  <OwnComparing v-if="own.isStopped || (own.hasCatalogue && !own.counts)" />
+  <OwnComparing v-if="!found && own.hasCatalogue && !own.counts" />
   <p v-else-if="!found" class="quiet" role="status">Comparing with what I sell …</p>
   <template v-else>
     <div class="row-gap">
