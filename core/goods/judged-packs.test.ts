@@ -26,3 +26,13 @@ test.each([
   ['3 paia di calze', 3],
   ['Fat balls 50 pack 85g each', 50],
 ])('%s: %p', (title, count) => expect(findPackCount(title)?.count ?? null).toBe(count))
+
+test('a title says the same without its accents and in capitals, as titles are read for joins', () => {
+  const accents = /\p{M}/gu
+  for (const { title, read } of [...judgedPacks(0), ...judgedPacks(1)]) {
+    const plain = title.normalize('NFD').replace(accents, '')
+    expect([title, findPackCount(plain)?.count ?? null]).toEqual([title, read])
+    expect([title, findPackCount(title.normalize('NFD'))?.count ?? null]).toEqual([title, read])
+    expect([title, findPackCount(title.toUpperCase().toLowerCase())?.count ?? null]).toEqual([title, read])
+  }
+})

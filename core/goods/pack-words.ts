@@ -1,3 +1,5 @@
+import { withoutAccents } from './title-patterns'
+
 /** Words by which titles of eight languages (en de fr es it nl pl pt) say how many pieces are in a pack; each as a part of a pattern. */
 
 /** numbers in words, by what they mean; forms of a number together */
@@ -15,13 +17,15 @@ const numberWords: Record<number, string> = {
   20: 'twenty|zwanzig|vingt|veinte|venti|twintig|dwadzieścia|vinte',
 }
 const meaning = new Map(
-  Object.entries(numberWords).flatMap(([n, forms]) => forms.split('|').map((form) => [form, Number(n)] as const)),
+  Object.entries(numberWords).flatMap(([n, forms]) =>
+    forms.split('|').map((form) => [withoutAccents(form), Number(n)] as const),
+  ),
 )
 export const numberWord = [...meaning.keys()].join('|')
 
-/** @param text a figure, or one of the number words */
+/** @param text a figure, or one of the number words without accents */
 export function toNumber(text: string | undefined): number {
-  return meaning.get((text ?? '').toLowerCase()) ?? Number(text)
+  return meaning.get(text ?? '') ?? Number(text)
 }
 
 /** What holds pieces and is named with how many: 'boîte de 12', 'Karton mit 12'. */
@@ -66,7 +70,7 @@ export const pair =
   'pairs?|prs|paare?|paires?|par|pares|coppi[ae]|paio|paia|paar|(?<=^|\\d )para(?= \\p{L}+(?:k|ek|ic|ów|ki)\\b)|pary'
 /** packs named by their number in one word, and it */
 export const namedPacks: [string, number][] = [
-  ['(?:twin|double|duo)[ -]?(?:pack|set)|doppelpack|zweierpack|duopack|dúo', 2],
+  ['(?:twin|double|duo)[ -]?(?:pack|set)|doppelpack|zweierpack|duopack', 2],
   ['triple[ -]?pack|dreierpack|trio of|trio', 3],
   ['viererpack', 4],
   ['fünferpack', 5],

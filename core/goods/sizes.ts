@@ -1,3 +1,5 @@
+import { asciiPattern, isAscii, titlePattern } from './title-patterns'
+
 /** Units in which titles give sizes, each with what it is kept in; one entry a unit, its spellings together. */
 const units: Record<string, { forms: string; base: string; factor: number; isImperial?: boolean }> = {
   mm: { forms: 'mm|millimet(?:er|re)s?', base: 'mm', factor: 1 },
@@ -47,20 +49,22 @@ function asUnit(text: string): (typeof units)[string] | null {
 const number = '\\d{1,9}(?:[.,]\\d{1,9})?'
 const behind = `(?:${anyUnit})(?![\\p{L}\\d])`
 const by = ' ?[x×*] ?'
-/** '40 x 14 cm', '40 cm x 14 cm', '26 x 1.95' with its unit behind */
-const sidesOf = new RegExp(
-  `(?<![\\d.,])(${number})(?: ?${behind})?${by}(${number})(?: ?${behind})?(?:${by}(${number}))? ?(${anyUnit})(?![\\p{L}\\d])`,
-  'gu',
-)
-const bareSidesOf = new RegExp(
-  `(?<![\\d.,\\p{L}])(${number})${by}(${number})(?:${by}(${number}))?(?![\\p{L}\\d])`,
-  'gu',
-)
-const sizeOf = new RegExp(`(?<![\\d.,])(${number}) ?(${anyUnit})(?![\\p{L}\\d])`, 'gu')
+
+/** How figures stand in titles, as patterns of one alphabet. */
+const figuresIn = (pattern: typeof titlePattern) => ({
+  /** '40 x 14 cm', '40 cm x 14 cm', '26 x 1.95' with its unit behind */
+  sides: pattern(
+    `(?<![\\d.,])(${number})(?: ?${behind})?${by}(${number})(?: ?${behind})?(?:${by}(${number}))? ?(${anyUnit})(?![\\p{L}\\d])`,
+    'g',
+  ),
+  bareSides: pattern(`(?<![\\p{L}\\d.,])(${number})${by}(${number})(?:${by}(${number}))?(?![\\p{L}\\d])`, 'g'),
+  size: pattern(`(?<![\\d.,])(${number}) ?(${anyUnit})(?![\\p{L}\\d])`, 'g'),
+  countedWord: pattern('(?<![\\p{L}\\p{N}])(\\d{1,9})(\\p{L}{3,})', 'g'),
+  alone: pattern('(?<![\\p{L}\\p{N}])(\\d+(?:[.,]\\d+)?)(?![\\p{L}\\p{N}])', 'g'),
+})
+const [inAscii, inAny] = [figuresIn(asciiPattern), figuresIn(titlePattern)]
 const digit = /\d/
 const severalSides = /\d[^\dx×*]{0,7}[x×*] ?\d/
-const figureAlone = /(?<![\p{L}\p{N}])(\d+(?:[.,]\d+)?)(?![\p{L}\p{N}])/gu
-const countedWord = /(?<![\p{L}\p{N}])(\d{1,9})(\p{L}{3,})/gu
 
 /**
  * Takes the figures out of a title: '600mm' for 60 cm, '400x140mm', the longest side first; '7#' for those without a unit.
@@ -69,24 +73,27 @@ const countedWord = /(?<![\p{L}\p{N}])(\d{1,9})(\p{L}{3,})/gu
  */
 export function withoutSizes(text: string): { rest: string; sizes: string[] } {
   if (!digit.test(text)) return { rest: text, sizes: [] }
-  const sizes = new Set<string>()
+  const figures = isAscii(text) ? inAscii : inAny
+  const sizes: string[] = []
   let rest = text
   const take = (re: RegExp, make: (m: (string | undefined)[]) => string) => {
     rest = rest.replace(re, (...m: string[]) => {
-      sizes.add(make(m))
+      const size = make(m)
+      if (!sizes.includes(size)) sizes.push(size)
       return ' '
     })
   }
   if (severalSides.test(text)) {
-    take(sidesOf, ([, a, b, c, unit]) => inOrder([a, b, c], unit))
-    take(bareSidesOf, ([, a, b, c]) => inOrder([a, b, c], undefined))
+    take(figures.sides, ([, a, b, c, unit]) => inOrder([a, b, c], unit))
+    take(figures.bareSides, ([, a, b, c]) => inOrder([a, b, c], undefined))
   }
-  take(sizeOf, ([, value, unit]) => inOrder([value], unit))
+  take(figures.size, ([, value, unit]) => sizeOf(value, unit))
+  if (!digit.test(rest)) return { rest, sizes }
   // '7pockets' is '7 pockets'; a number after letters, or before one or two, is a name ('A4', '3d')
-  rest = rest.replace(countedWord, '$1 $2')
+  rest = rest.replace(figures.countedWord, '$1 $2')
   // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
-  if (digit.test(rest)) take(figureAlone, ([, value]) => `${toNumber(value)}#`)
-  return { rest, sizes: [...sizes] }
+  take(figures.alone, ([, value]) => sizeOf(value, undefined))
+  return { rest, sizes }
 }
 
 const toNumber = (text: string | undefined) => Number((text ?? '').replace(',', '.'))
@@ -96,6 +103,12 @@ function inOrder(values: readonly (string | undefined)[], unitText: string | und
   const unit = unitText === undefined ? null : asUnit(unitText)
   const sides = values.flatMap((v) => (v === undefined ? [] : [inBase(toNumber(v), unit)]))
   return `${sides.sort((a, b) => b - a).join('x')}${unit?.base ?? (sides.length > 1 ? '' : '#')}`
+}
+
+/** One figure, with the base of its unit. */
+function sizeOf(value: string | undefined, unitText: string | undefined): string {
+  const unit = unitText === undefined ? null : asUnit(unitText)
+  return `${inBase(toNumber(value), unit)}${unit?.base ?? '#'}`
 }
 
 /** Inches and ounces are turned round to two figures: what is 10 inches to one seller is 25 cm to the other. */
@@ -110,15 +123,12 @@ function inBase(value: number, unit: (typeof units)[string] | null): number {
  *
  * @param sizes as `withoutSizes` has them
  */
-export const lengthsApart = (sizes: readonly string[]): string[] => [
-  ...new Set(
-    sizes.flatMap((size) =>
-      size.includes('x') && size.endsWith('mm')
-        ? size
-            .slice(0, -2)
-            .split('x')
-            .map((side) => `${side}mm`)
-        : [size],
-    ),
-  ),
-]
+export const lengthsApart = (sizes: readonly string[]): string[] =>
+  sizes.some(hasSides) ? [...new Set(sizes.flatMap((size) => (hasSides(size) ? sidesOf(size) : [size])))] : [...sizes]
+
+const hasSides = (size: string) => size.includes('x') && size.endsWith('mm')
+const sidesOf = (size: string) =>
+  size
+    .slice(0, -2)
+    .split('x')
+    .map((side) => `${side}mm`)

@@ -1,5 +1,5 @@
 import { Dictionary, GrowingInts, hashEnd, hashWord } from '../tables'
-import { figuresKey, titleParts, wordOfToken } from './title-signature'
+import { figuresKey, titleParts } from './title-signature'
 
 /** What the titles of many listings say, as columns: titles that say the same are one form, whatever their words' order. */
 export interface TitleForms {
@@ -20,7 +20,6 @@ export interface TitleForms {
 
 /** fewer words than this say too little to be compared: only equal titles are of one form */
 const leastWords = 2
-const mostTokens = 200_000
 
 /**
  * Takes titles apart, one listing after the other, and numbers their forms. Forms are found again by open addressing over hashes of
@@ -34,7 +33,6 @@ export class FormNumbering {
   readonly #words: Dictionary
   readonly #figures: Dictionary
   readonly #heads: Map<number, readonly number[]>
-  readonly #tokens = new Map<string, string | null>()
   #slots: Int32Array
 
   /** @param from forms that there are already: what is added goes on from them */
@@ -73,7 +71,7 @@ export class FormNumbering {
 
   /** The form of a title, a new one where no title before said the same; -1 where it is empty. */
   form(title: string): number {
-    const said = titleParts(title, (token) => this.#read(token))
+    const said = titleParts(title)
     if (said.words.length < leastWords) return this.#formOfWhole(title)
     const codesOf = (words: readonly string[]) => words.map((w) => this.#words.code(w))
     const form = this.#numbered(this.#figures.code(figuresKey(said)), ascending(codesOf(said.words)))
@@ -96,16 +94,6 @@ export class FormNumbering {
     const slot = this.#slotOf(figures, ids)
     const known = this.#slots[slot] as number
     return known >= 0 ? known : this.#newForm(figures, ids, slot)
-  }
-
-  /** Titles say the same few thousand words over and over; those of files without end are not remembered. */
-  #read(token: string): string | null {
-    const known = this.#tokens.get(token)
-    if (known !== undefined) return known
-    if (this.#tokens.size > mostTokens) this.#tokens.clear()
-    const word = wordOfToken(token)
-    this.#tokens.set(token, word)
-    return word
   }
 
   #newForm(figures: number, ids: readonly number[], slot: number): number {

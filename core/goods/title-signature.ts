@@ -1,7 +1,8 @@
 import { findPackCount } from './pack-count'
 import { lengthsApart, withoutSizes } from './sizes'
-import { asShade, isColour, spelled } from './spelling'
-import { forWords, letterSizes, markOf, withoutWords, withWords } from './telling-words'
+import { markOf } from './telling-words'
+import { isAscii, withoutAccents } from './title-patterns'
+import { tokenOf, wordOfToken, type Token } from './title-tokens'
 
 /** What a title says, taken apart: what must agree (sizes, colours, pack, marks) and what may differ (words). */
 export interface TitleSignature {
@@ -17,29 +18,19 @@ export interface TitleSignature {
   heads?: string[]
 }
 
-const noise = new Set(
-  'a an and the of for with in on to by from your our new brand genuine quality premium best great top free delivery shipping postage fast gift ideal perfect uk eu ireland irish sale offer hot rare lovely beautiful unique item product pack set pcs pieces piece lot x pk ct pair dozen twin count un und mit de la le der die das den dem ein eine fur von zum zur aus ab im les une des du en et ou pour avec par el los las para con y o il lo gli i di del della da het een voor met van os um uma e com do na ze z dla or incl inkl included inclusive suitable color colour farbe style type model modell degree size'.split(
-    ' ',
-  ),
-)
-
 /** Takes a title apart. Case, accents, order and shouting do not count. */
 export function titleSignature(title: string): TitleSignature {
   const { words, sizes, colours, marks, ...rest } = titleParts(title)
   return { words: words.sort(), sizes: sizes.sort(), colours: colours.sort(), marks: marks.sort(), ...rest }
 }
 
-/**
- * The same, everything in the order of the title.
- *
- * @param read which word a token stands for: `wordOfToken`, or a memory of it where many titles are read
- */
-export function titleParts(title: string, read: (token: string) => string | null = wordOfToken): TitleSignature {
+/** The same, everything in the order of the title. */
+export function titleParts(title: string): TitleSignature {
   const folded = foldedOf(title)
   const pack = findPackCount(folded)
   const { rest, sizes } = withoutSizes(pack ? folded.replace(pack.from.toLowerCase(), ' ') : folded)
-  const said = new SaidWords(read)
-  for (const token of tokensOf(rest)) said.add(token)
+  const said = new SaidWords()
+  for (const token of tokensOf(rest)) said.add(tokenOf(token), token)
   const parts = { words: said.words, sizes, colours: said.colours, marks: said.marks, pack: pack?.count ?? 1 }
   return said.heads.length > 0 ? { ...parts, heads: [...said.heads] } : parts
 }
@@ -51,21 +42,17 @@ class SaidWords {
   readonly marks: string[] = []
   /** what stood before the first 'for' */
   heads: readonly string[] = []
-  readonly #read: (token: string) => string | null
   #role: '' | '+' | '-' = ''
   #shade: string | null = null
 
-  constructor(read: (token: string) => string | null) {
-    this.#read = read
-  }
-
-  add(token: string): void {
-    if (isBreak.test(token)) this.#role = '+'
-    else if (withoutWords.has(token)) this.#role = '-'
-    else if (forWords.has(token)) this.#beginPurpose()
-    else if (withWords.has(token)) this.#role = '+'
-    else if (letterSizes.has(token)) once(this.marks, `size ${token}`)
-    else this.#addWord(token)
+  add(token: Token, text: string): void {
+    if (token.role === 'word') this.#addWord(token)
+    else if (token.role === 'size') once(this.marks, `size ${text}`)
+    else if (token.role === 'without') this.#role = '-'
+    else {
+      if (token.role === 'for') this.#beginPurpose()
+      this.#role = '+'
+    }
   }
 
   /** What was named before 'for' is the good, whatever it belongs to. */
@@ -74,41 +61,35 @@ class SaidWords {
       if (markOf(word)?.isAttached) this.words[at] = `!${word}`
     })
     if (this.heads.length === 0) this.heads = [...this.words]
-    this.#role = '+'
   }
 
-  #addWord(token: string): void {
-    const word = this.#read(token)
+  #addWord({ word, isColour, shade, mark }: Token): void {
     if (word === null) return
-    if (isColour(word.slice(word.indexOf(' ') + 1))) {
+    if (isColour) {
       once(this.colours, this.#shade === null ? word : `${this.#shade} ${word}`)
       this.#shade = null
       return
     }
-    this.#shade = asShade(token)
-    const mark = markOf(word)
+    this.#shade = shade
     const isWithout = this.#role === '-'
     if (mark || isWithout) once(this.marks, `${isWithout ? '-' : ''}${mark?.mark ?? word}`)
     if (isWithout) this.#role = '+'
     else once(this.words, mark?.isAttached && this.#role === '+' ? `+${word}` : word)
   }
 }
-const isBreak = /^[,+&(/]$/
 
 function once(list: string[], text: string): void {
   if (!list.includes(text)) list.push(text)
 }
 
 function tokensOf(text: string): readonly string[] {
-  return (isAscii.test(text) ? text.match(/[a-z0-9]+|[,+&(]/g) : text.match(/[\p{L}\p{N}]+|[,+&(]/gu)) ?? []
+  return (isAscii(text) ? text.match(/[a-z0-9]+|[,+&(]/g) : text.match(/[\p{L}\p{N}]+|[,+&(]/gu)) ?? []
 }
 
 /** Case and accents off; what is one word in parts is put together ('usb-c', 'non stick'), and "men's" is men. */
 function foldedOf(title: string): string {
-  // plain ASCII, as nearly all titles of some languages are, has no accents to be taken off
-  const isPlain = isAscii.test(title)
-  const plain = (isPlain ? title : title.normalize('NFD').replace(/\p{M}/gu, '')).toLowerCase()
-  const whole = plain.replace(isPlain ? partedInAscii : parted, (pair) => pair.replace(/[- ]/, ''))
+  const plain = withoutAccents(title).toLowerCase()
+  const whole = plain.replace(isAscii(plain) ? partedInAscii : parted, (pair) => pair.replace(/[- ]/, ''))
   return /['’]/.test(whole)
     ? whole.replace(/['’]s(?![\p{L}\p{N}])/gu, '').replace(/(?<![\p{L}\p{N}])[dlsn]['’]/gu, '')
     : whole
@@ -121,14 +102,6 @@ const partedBy = [
 ].join('|')
 const partedInAscii = new RegExp(`\\b(?:${partedBy})`, 'g')
 const parted = new RegExp(`(?<![\\p{L}\\p{N}])(?:${partedBy})`, 'gu')
-// eslint-disable-next-line no-control-regex -- what is asked is whether there is anything beyond them
-const isAscii = /^[\x00-\x7f]*$/
-
-/** The word that a token stands for; null where it says nothing of the goods. */
-export function wordOfToken(token: string): string | null {
-  const word = spelled(token)
-  return noise.has(token) || noise.has(word) || (word.length === 1 && !/\d/.test(word)) ? null : word
-}
 
 /**
  * Words as titles write them, in the order of the titles, without case and accents; a word that is not found stays as it is.

@@ -1,0 +1,62 @@
+import { asShade, isColour, spelled } from './spelling'
+import { forWords, letterSizes, markOf, withoutWords, withWords } from './telling-words'
+
+/** What a token of a title is: a word or figure, or what parts a title or says what its next words are to the good. */
+export type TokenRole = 'word' | 'size' | 'break' | 'with' | 'without' | 'for'
+
+/** What a token says, wherever it stands. */
+export interface Token {
+  role: TokenRole
+  /** the word that it stands for; null where it says nothing of the goods */
+  word: string | null
+  isColour: boolean
+  /** 'light' or 'dark' where it belongs to the colour behind it */
+  shade: string | null
+  mark: ReturnType<typeof markOf>
+}
+
+const noise = new Set(
+  'a an and the of for with in on to by from your our new brand genuine quality premium best great top free delivery shipping postage fast gift ideal perfect uk eu ireland irish sale offer hot rare lovely beautiful unique item product pack set pcs pieces piece lot x pk ct pair dozen twin count un und mit de la le der die das den dem ein eine fur von zum zur aus ab im les une des du en et ou pour avec par el los las para con y o il lo gli i di del della da het een voor met van os um uma e com do na ze z dla or incl inkl included inclusive suitable color colour farbe style type model modell degree size'.split(
+    ' ',
+  ),
+)
+
+/** The word that a token stands for; null where it says nothing of the goods. */
+export function wordOfToken(token: string): string | null {
+  const word = spelled(token)
+  return noise.has(token) || noise.has(word) || (word.length === 1 && !/\d/.test(word)) ? null : word
+}
+
+const roles: [TokenRole, ReadonlySet<string>][] = [
+  ['break', new Set(',+&(/')],
+  ['without', withoutWords],
+  ['for', forWords],
+  ['with', withWords],
+  ['size', letterSizes],
+]
+
+function read(token: string): Token {
+  const role = roles.find(([, tokens]) => tokens.has(token))?.[0] ?? 'word'
+  const word = role === 'word' ? wordOfToken(token) : null
+  return {
+    role,
+    word,
+    // 'light grey' is what 'hellgrau' stands for
+    isColour: word !== null && isColour(word.slice(word.indexOf(' ') + 1)),
+    shade: asShade(token),
+    mark: word === null ? null : markOf(word),
+  }
+}
+
+const known = new Map<string, Token>()
+const mostKnown = 200_000
+
+/** Titles say the same few thousand words over and over; those of files without end are not remembered. @param token case and accents off */
+export function tokenOf(token: string): Token {
+  const found = known.get(token)
+  if (found) return found
+  if (known.size >= mostKnown) known.clear()
+  const said = read(token)
+  known.set(token, said)
+  return said
+}
