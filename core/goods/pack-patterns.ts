@@ -41,17 +41,18 @@ export interface PackPattern extends Listed {
   notOf?: RegExp
 }
 const listed =
-  (begin: string) =>
+  (begin: string, place: Pick<Listed, 'isAnywhere'> = {}) =>
   (rest: string, more: Partial<PackPattern> = {}): PackPattern => ({
     begin,
     rest,
     count: (m) => toNumber(m[1]),
+    ...place,
     ...more,
   })
-const anywhere = listed('')
-const atWord = listed(start)
-const atNumber = listed(start + number)
-const atFigure = listed(`${start}(\\d{1,3})`)
+const anywhere = listed('', { isAnywhere: true })
+const atWord = listed('')
+const atNumber = listed(number)
+const atFigure = listed('(\\d{1,3})')
 const product = (m: RegExpExecArray) => toNumber(m[1]) * toNumber(m[2])
 
 /** A number of pieces in one: '12 in a pack', '100 per bag', '6 pro Packung', '4 par boîte'. */

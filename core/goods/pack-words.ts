@@ -67,7 +67,7 @@ export const packed = 'packs?|pk|pks|pkts?|multipacks?|pak|er[ -]?(?:set|pack|pa
 export const dozen = 'dozen|dutzend|douzaine|docena|dozzina|dozijn|tuzin|dúzia'
 /** 'para' is Polish where it begins a title or is counted, and 'for' elsewhere */
 export const pair =
-  'pairs?|prs|paare?|paires?|par|pares|coppi[ae]|paio|paia|paar|(?<=^|\\d )para(?= \\p{L}+(?:k|ek|ic|ów|ki)\\b)|pary'
+  'pairs?|prs|paare?|paires?|par|pares|coppi[ae]|paio|paia|paar|para(?<=(?:^|\\d )para)(?= \\p{L}+(?:k|ek|ic|ów|ki)\\b)|pary'
 /** packs named by their number in one word, and it */
 export const namedPacks: [string, number][] = [
   ['(?:twin|double|duo)[ -]?(?:pack|set)|doppelpack|zweierpack|duopack', 2],

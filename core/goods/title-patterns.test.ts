@@ -1,12 +1,20 @@
 import { chance } from '../../standins/random'
 import { judgedPacks } from './judged-packs'
 import { packPatterns, type PackPattern } from './pack-patterns'
-import { asciiPattern, isAscii, OrderedPatterns, titlePattern, withoutAccents, type Listed } from './title-patterns'
+import {
+  asciiPattern,
+  isAscii,
+  OrderedPatterns,
+  start,
+  titlePattern,
+  withoutAccents,
+  type Listed,
+} from './title-patterns'
 
 /** By definition: one pattern after the other, each wherever it holds first. */
 function firstByDefinition(patterns: readonly Listed[], text: string): [number, number, string] | null {
-  for (const [i, { begin, rest }] of patterns.entries()) {
-    const match = titlePattern(begin + rest).exec(text)
+  for (const [i, { begin, rest, isAnywhere }] of patterns.entries()) {
+    const match = titlePattern((isAnywhere ? '' : start) + begin + rest).exec(text)
     if (match) return [i, match.index, match[0]]
   }
   return null

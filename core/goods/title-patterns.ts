@@ -25,9 +25,11 @@ export const asciiPattern = (source: string, flags = ''): RegExp =>
 
 /** A pattern in a list. */
 export interface Listed {
-  /** what it shares with others of the list, '' where nothing: that is looked for once for all of them */
+  /** what it shares with others of the list: that is looked for once for all of them; '' where nothing */
   begin: string
   rest: string
+  /** it may begin within a word too; what does not is looked for at the start of words and figures alone */
+  isAnywhere?: true
 }
 
 /**
@@ -67,12 +69,18 @@ interface Compiled {
 }
 
 function compiled(patterns: readonly Listed[], compile: typeof asciiPattern): Compiled {
-  const begins = [...new Set(patterns.map((p) => p.begin))]
-  const restsOf = (begin: string) => patterns.filter((p) => p.begin === begin).map((p) => p.rest)
-  const union = begins.map((begin) => `${begin}(?:${restsOf(begin).join('|')})`).join('|')
+  const [anywhere, atStart] = [patterns.filter((p) => p.isAnywhere), patterns.filter((p) => !p.isAnywhere)]
+  const union = [`${start}(?:${oneOf(atStart)})`, ...(anywhere.length > 0 ? [oneOf(anywhere)] : [])].join('|')
   // no part of it is asked for
   const parts = /(?<!\\)\((?!\?)/g
-  return { any: compile(union.replace(parts, '(?:'), 'g'), each: patterns.map((p) => compile(p.begin + p.rest, 'y')) }
+  const whole = (p: Listed) => (p.isAnywhere ? '' : start) + p.begin + p.rest
+  return { any: compile(union.replace(parts, '(?:'), 'g'), each: patterns.map((p) => compile(whole(p), 'y')) }
+}
+
+function oneOf(patterns: readonly Listed[]): string {
+  const begins = [...new Set(patterns.map((p) => p.begin))]
+  const restsOf = (begin: string) => patterns.filter((p) => p.begin === begin).map((p) => p.rest)
+  return begins.map((begin) => `${begin}(?:${restsOf(begin).join('|')})`).join('|')
 }
 
 /** Every place where a pattern holds, those within what is found before too. */
