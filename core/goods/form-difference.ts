@@ -1,7 +1,7 @@
 import { isNothingLeft, isOneRoot, lacksHead, saidByOneAlone, saysNoOther, tells, type Difference } from './difference'
 import type { TitleForms } from './title-forms'
 import { wordWeights } from './title-forms'
-import type { WordLesson } from './word-lessons'
+import type { WordLesson } from './word-lesson'
 
 /** more words than these are not only written otherwise */
 const mostOtherwise = 3

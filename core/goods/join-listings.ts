@@ -5,7 +5,7 @@ import { wordWeights } from './title-forms'
 import { leastShared } from './difference'
 import { FormDifference } from './form-difference'
 import { taughtPairs } from './taught-pairs'
-import type { WordLesson } from './word-lessons'
+import type { WordLesson } from './word-lesson'
 
 /** What listings are joined by, as columns: one entry a listing, -1 where nothing is known. */
 export interface Joinable {

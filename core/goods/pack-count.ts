@@ -1,6 +1,6 @@
 import { packPatterns, plural } from './pack-patterns'
 import { dozen, namedPacks, numberWord, pair, piece, toNumber } from './pack-words'
-import { end, OrderedPatterns, start, titlePattern, withoutAccents } from './title-patterns'
+import { end, isAscii, OrderedPatterns, start, titlePattern, withoutAccents } from './title-patterns'
 
 const patterns = new OrderedPatterns(packPatterns)
 
@@ -17,21 +17,34 @@ export interface PackCount {
  * @example findPackCount('Fat balls, 6 pcs, 90 g') // { count: 6, from: '6 pcs' }
  */
 export function findPackCount(title: string): PackCount | null {
-  const written = isSpaced.test(title) ? title.replace(/[\s_]+/g, ' ') : title
+  const written = singleSpaced(title)
   const text = withoutAccents(written).toLowerCase()
-  if (!hasQuantity(text)) return null
-  const first = countFirst.exec(text)
-  if (first) return { count: toNumber(first[1]), from: first[0].trim() }
-  return patterns.first(withoutSizes(text), ({ count, notOf }, m) => {
-    if (notOf?.test(text)) return null
-    const found = count(m)
-    return found < 1 || found > 5000
-      ? null
-      : { count: found, from: written.slice(m.index, m.index + m[0].length).trim() }
-  })
+  const found = packIn(text)
+  if (found === null) return null
+  // an accent that is a letter of its own moves what stands behind it
+  const said = written.length === text.length ? written : text
+  return { count: found.count, from: said.slice(found.at, found.at + found.from.length).trim() }
 }
 
-/** has other gaps than single spaces */
+/** The same of a title in small letters without accents, single spaces between its words. */
+export function packIn(text: string, isPlain = isAscii(text)): (PackCount & { at: number }) | null {
+  if (!hasQuantity(text)) return null
+  const first = countFirst.exec(text)
+  if (first) return { count: toNumber(first[1]), from: first[0], at: 0 }
+  return patterns.first(
+    withoutSizes(text),
+    ({ count, notOf }, m) => {
+      if (notOf?.test(text)) return null
+      const found = count(m)
+      const from = text.slice(m.index, m.index + m[0].length)
+      return found < 1 || found > 5000 ? null : { count: found, from, at: m.index }
+    },
+    isPlain,
+  )
+}
+
+/** Other gaps than single spaces as such. */
+export const singleSpaced = (text: string): string => (isSpaced.test(text) ? text.replace(/[\s_]+/g, ' ') : text)
 const isSpaced = /[^\S ]|_|\s\s/
 
 /** What every pattern needs: many titles have no figure, number in words, pair or dozen, and are asked no further. */

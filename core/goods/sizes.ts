@@ -1,3 +1,4 @@
+import { remembered } from './remembered'
 import { asciiPattern, isAscii, titlePattern } from './title-patterns'
 
 /** Units in which titles give sizes, each with what it is kept in; one entry a unit, its spellings together. */
@@ -37,14 +38,7 @@ const anyUnit = Object.values(units)
   .map((u) => u.forms)
   .sort((a, b) => b.length - a.length)
   .join('|')
-const unitOf = new Map<string, (typeof units)[string] | null>()
-function asUnit(text: string): (typeof units)[string] | null {
-  const known = unitOf.get(text)
-  if (known !== undefined) return known
-  const unit = Object.values(units).find((u) => new RegExp(`^(?:${u.forms})$`).test(text)) ?? null
-  if (unitOf.size < 500) unitOf.set(text, unit)
-  return unit
-}
+const unitFor = (text: string) => Object.values(units).find((u) => new RegExp(`^(?:${u.forms})$`).test(text)) ?? null
 
 const number = '\\d{1,9}(?:[.,]\\d{1,9})?'
 const behind = `(?:${anyUnit})(?![\\p{L}\\d])`
@@ -54,13 +48,13 @@ const by = ' ?[x×*] ?'
 const figuresIn = (pattern: typeof titlePattern) => ({
   /** '40 x 14 cm', '40 cm x 14 cm', '26 x 1.95' with its unit behind */
   sides: pattern(
-    `(?<![\\d.,])(${number})(?: ?${behind})?${by}(${number})(?: ?${behind})?(?:${by}(${number}))? ?(${anyUnit})(?![\\p{L}\\d])`,
+    `(?<![\\d.,])${number}(?: ?${behind})?${by}${number}(?: ?${behind})?(?:${by}${number})? ?(?:${anyUnit})(?![\\p{L}\\d])`,
     'g',
   ),
-  bareSides: pattern(`(?<![\\p{L}\\d.,])(${number})${by}(${number})(?:${by}(${number}))?(?![\\p{L}\\d])`, 'g'),
-  size: pattern(`(?<![\\d.,])(${number}) ?(${anyUnit})(?![\\p{L}\\d])`, 'g'),
+  bareSides: pattern(`(?<![\\p{L}\\d.,])${number}${by}${number}(?:${by}${number})?(?![\\p{L}\\d])`, 'g'),
+  size: pattern(`(?<![\\d.,])${number} ?(?:${anyUnit})(?![\\p{L}\\d])`, 'g'),
   countedWord: pattern('(?<![\\p{L}\\p{N}])(\\d{1,9})(\\p{L}{3,})', 'g'),
-  alone: pattern('(?<![\\p{L}\\p{N}])(\\d+(?:[.,]\\d+)?)(?![\\p{L}\\p{N}])', 'g'),
+  alone: pattern('(?<![\\p{L}\\p{N}])\\d+(?:[.,]\\d+)?(?![\\p{L}\\p{N}])', 'g'),
 })
 const [inAscii, inAny] = [figuresIn(asciiPattern), figuresIn(titlePattern)]
 const digit = /\d/
@@ -69,47 +63,41 @@ const severalSides = /\d[^\dx×*]{0,7}[x×*] ?\d/
 /**
  * Takes the figures out of a title: '600mm' for 60 cm, '400x140mm', the longest side first; '7#' for those without a unit.
  *
- * @param text case folded
+ * @param text case folded @param isPlain it is plain ASCII
  */
-export function withoutSizes(text: string): { rest: string; sizes: string[] } {
+export function withoutSizes(text: string, isPlain = isAscii(text)): { rest: string; sizes: string[] } {
   if (!digit.test(text)) return { rest: text, sizes: [] }
-  const figures = isAscii(text) ? inAscii : inAny
+  const figures = isPlain ? inAscii : inAny
   const sizes: string[] = []
   let rest = text
-  const take = (re: RegExp, make: (m: (string | undefined)[]) => string) => {
-    rest = rest.replace(re, (...m: string[]) => {
-      const size = make(m)
+  const take = (re: RegExp) => {
+    rest = rest.replace(re, (text) => {
+      const size = sizeIn(text)
       if (!sizes.includes(size)) sizes.push(size)
       return ' '
     })
   }
   if (severalSides.test(text)) {
-    take(figures.sides, ([, a, b, c, unit]) => inOrder([a, b, c], unit))
-    take(figures.bareSides, ([, a, b, c]) => inOrder([a, b, c], undefined))
+    take(figures.sides)
+    take(figures.bareSides)
   }
-  take(figures.size, ([, value, unit]) => sizeOf(value, unit))
+  take(figures.size)
   if (!digit.test(rest)) return { rest, sizes }
   // '7pockets' is '7 pockets'; a number after letters, or before one or two, is a name ('A4', '3d')
   rest = rest.replace(figures.countedWord, '$1 $2')
   // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
-  take(figures.alone, ([, value]) => sizeOf(value, undefined))
+  take(figures.alone)
   return { rest, sizes }
 }
 
-const toNumber = (text: string | undefined) => Number((text ?? '').replace(',', '.'))
-
-/** Sides from the longest on, in the base of their unit: 1 kg and 1000 g are the same size. */
-function inOrder(values: readonly (string | undefined)[], unitText: string | undefined): string {
-  const unit = unitText === undefined ? null : asUnit(unitText)
-  const sides = values.flatMap((v) => (v === undefined ? [] : [inBase(toNumber(v), unit)]))
+/** Sides from the longest on, in the base of the unit behind them: 1 kg and 1000 g are the same size. */
+const sizeIn = remembered((text) => {
+  const figures = text.match(/\d+(?:[.,]\d+)?/g) ?? []
+  const last = figures.at(-1) ?? ''
+  const unit = unitFor(text.slice(text.lastIndexOf(last) + last.length).trim())
+  const sides = figures.map((side) => inBase(Number(side.replace(',', '.')), unit))
   return `${sides.sort((a, b) => b - a).join('x')}${unit?.base ?? (sides.length > 1 ? '' : '#')}`
-}
-
-/** One figure, with the base of its unit. */
-function sizeOf(value: string | undefined, unitText: string | undefined): string {
-  const unit = unitText === undefined ? null : asUnit(unitText)
-  return `${inBase(toNumber(value), unit)}${unit?.base ?? '#'}`
-}
+})
 
 /** Inches and ounces are turned round to two figures: what is 10 inches to one seller is 25 cm to the other. */
 function inBase(value: number, unit: (typeof units)[string] | null): number {

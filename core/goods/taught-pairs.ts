@@ -1,5 +1,6 @@
 import type { TitleForms } from './title-forms'
-import type { WordLesson, WordPair } from './word-lessons'
+import type { WordLesson, WordPair } from './word-lesson'
+import { WordSums } from './word-sums'
 
 /** Words that may stand for others, wherever all of those stand. */
 interface Exchange {
@@ -20,76 +21,96 @@ export function* taughtPairs(
 ): Generator<[number, number]> {
   const same = lessons.filter((l) => l.says === 'same')
   if (same.length === 0) return
-  const sums = new SetSums(forms)
-  const formBySum = new Map<number, number>()
-  const formsWith = new Map<number, number[]>(same.flatMap((l) => [...l.these, ...l.those].map((word) => [word, []])))
-  for (const form of among) {
-    let isOfLessons = false
-    for (const word of wordsOf(forms, form)) if (formsWith.get(word)?.push(form)) isOfLessons = true
-    if (isOfLessons) formBySum.set(sums.of(form), form)
-  }
+  const list = [...among]
+  const formsWith = formsByWord(forms, list, same)
+  const bySum = new FormsBySum(forms, list)
   for (const exchange of same.map((lesson) => fromTheRarer(lesson, formsWith)))
-    for (const form of rarest(exchange.from, formsWith)) {
-      const words = wordsOf(forms, form)
-      if (!exchange.from.every((id) => words.includes(id))) continue
-      const other = formBySum.get(sums.after(sums.of(form), words, exchange))
-      if (other === undefined || !isAlike(forms, form, other, exchanged(words, exchange))) continue
+    for (const at of rarest(exchange.from, formsWith)) {
+      const form = list[at] as number
+      if (!exchange.from.every((id) => has(forms, form, id))) continue
+      const other = bySum.after(at, exchange)
+      if (other === null || !isAlike(forms, form, other, exchanged(wordsOf(forms, form), exchange))) continue
       yield form < other ? [form, other] : [other, form]
     }
 }
 
+type FormsByWord = readonly (readonly number[] | undefined)[]
+
+/** Word of a lesson → the places in a list of forms that have it. */
+function formsByWord(forms: TitleForms, list: readonly number[], lessons: readonly WordPair[]): FormsByWord {
+  const formsWith = new Array<number[] | undefined>(forms.words.length)
+  for (const { these, those } of lessons) for (const word of [...these, ...those]) formsWith[word] ??= []
+  list.forEach((form, at) => {
+    for (const word of wordsOf(forms, form)) formsWith[word]?.push(at)
+  })
+  return formsWith
+}
+
 /** Each pair has one side of a lesson in one form and the other in the other: the forms with the rarer side are enough to go through. */
-function fromTheRarer({ these, those }: WordPair, formsWith: ReadonlyMap<number, readonly number[]>): Exchange {
+function fromTheRarer({ these, those }: WordPair, formsWith: FormsByWord): Exchange {
   return rarest(these, formsWith).length <= rarest(those, formsWith).length
     ? { from: these, to: those }
     : { from: those, to: these }
 }
 
 /** Of the words of a side those forms that have the rarest one. */
-function rarest(side: readonly number[], formsWith: ReadonlyMap<number, readonly number[]>): readonly number[] {
+function rarest(side: readonly number[], formsWith: FormsByWord): readonly number[] {
   return side
-    .map((word) => formsWith.get(word) as readonly number[])
+    .map((word) => formsWith[word] as readonly number[])
     .reduce((few, list) => (list.length < few.length ? list : few))
 }
 
-/**
- * A number for the words and figures of a form: the sum of one for each, which no order changes and which a word that goes or comes changes by
- * its own. Forms of one sum are looked at before they are taken for the same.
- */
-class SetSums {
+/** Forms of a list by the sum of their words, found by open addressing; forms of one sum are looked at before they are taken for the same. */
+class FormsBySum {
   readonly #forms: TitleForms
-  readonly #ofWord: Float64Array
+  readonly #list: readonly number[]
+  readonly #words: WordSums
+  /** place in the list → its sum */
+  readonly #sums: Float64Array
+  /** slot → place in the list, -1 where it is free */
+  readonly #slots: Int32Array
 
-  constructor(forms: TitleForms) {
+  constructor(forms: TitleForms, list: readonly number[]) {
     this.#forms = forms
-    this.#ofWord = Float64Array.from({ length: forms.words.length }, (_, id) => scattered(id))
+    this.#list = list
+    this.#words = new WordSums(forms)
+    this.#sums = Float64Array.from(list, (form) => this.#words.of(form))
+    this.#slots = new Int32Array(2 ** Math.ceil(Math.log2(list.length * 2 + 2))).fill(-1)
+    list.forEach((_, at) => (this.#slots[this.#slot(this.#sums[at] as number)] = at))
   }
 
-  of(form: number): number {
-    const figures = scattered(-1 - (this.#forms.figuresOf[form] as number))
-    return wordsOf(this.#forms, form).reduce((sum, id) => sum + (this.#ofWord[id] as number), figures)
+  /** The slot of a sum, a free one where no form has it. */
+  #slot(sum: number): number {
+    const last = this.#slots.length - 1
+    let slot = sum & last
+    for (;;) {
+      const at = this.#slots[slot] as number
+      if (at < 0 || this.#sums[at] === sum) return slot
+      slot = (slot + 1) & last
+    }
   }
 
-  /** The sum that words of this one would have after an exchange. */
-  after(sum: number, words: Int32Array, { from, to }: Exchange): number {
-    let other = sum
-    for (const id of from) other -= this.#ofWord[id] as number
-    for (const id of to) if (!words.includes(id) || from.includes(id)) other += this.#ofWord[id] as number
-    return other
+  /** The form of the sum that one's words would have after an exchange; null where there is none. @param at the one's place in the list */
+  after(at: number, { from, to }: Exchange): number | null {
+    const form = this.#list[at] as number
+    let sum = this.#sums[at] as number
+    for (const id of from) sum -= this.#words.ofWord(id)
+    for (const id of to) if (!has(this.#forms, form, id) || from.includes(id)) sum += this.#words.ofWord(id)
+    const found = this.#slots[this.#slot(sum)] as number
+    return found < 0 ? null : (this.#list[found] as number)
   }
-}
-
-/** 46 bits of a number that say nothing of its neighbours: sums of a hundred of them are whole. */
-function scattered(id: number): number {
-  // nought would stay nought
-  const a = Math.imul((id ^ (id >>> 16)) + 0x3c6ef372, 0x7feb352d)
-  const b = Math.imul(a ^ (a >>> 15), 0x846ca68b)
-  const c = Math.imul(b ^ (b >>> 16), 0x9e3779b1)
-  return ((b ^ (b >>> 16)) >>> 0) * 0x4000 + (c >>> 18)
 }
 
 function wordsOf({ wordIds, starts }: TitleForms, form: number): Int32Array {
   return wordIds.subarray(starts[form], starts[form + 1])
+}
+
+function has({ wordIds, starts }: TitleForms, form: number, word: number): boolean {
+  const end = starts[form + 1] as number
+  // ascending
+  for (let i = starts[form] as number; i < end && (wordIds[i] as number) <= word; i++)
+    if (wordIds[i] === word) return true
+  return false
 }
 
 /** Whether a form has the figures of one and these words. */

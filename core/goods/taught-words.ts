@@ -1,5 +1,5 @@
 import type { TitleSignature } from './title-signature'
-import type { WordLesson } from './word-lessons'
+import type { WordLesson } from './word-lesson'
 
 /**
  * What listings teach of words, for titles that are no listings': supplier offers. A lesson holds of the whole difference of two titles, never

@@ -48,8 +48,8 @@ export class OrderedPatterns<P extends Listed> {
   }
 
   /** What is made of the first pattern that holds and of which something is made; null where there is none. @param text in small letters */
-  first<T>(text: string, make: (pattern: P, match: RegExpExecArray) => T | null): T | null {
-    const { any, each } = isAscii(text) ? this.#ofAscii : this.#ofAny
+  first<T>(text: string, make: (pattern: P, match: RegExpExecArray) => T | null, isPlain = isAscii(text)): T | null {
+    const { any, each } = isPlain ? this.#ofAscii : this.#ofAny
     const places = placesOf(any, text)
     if (places.length === 0) return null
     for (let i = 0; i < each.length; i++) {

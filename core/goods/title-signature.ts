@@ -1,4 +1,4 @@
-import { findPackCount } from './pack-count'
+import { packIn, singleSpaced } from './pack-count'
 import { lengthsApart, withoutSizes } from './sizes'
 import { markOf } from './telling-words'
 import { isAscii, withoutAccents } from './title-patterns'
@@ -27,10 +27,11 @@ export function titleSignature(title: string): TitleSignature {
 /** The same, everything in the order of the title. */
 export function titleParts(title: string): TitleSignature {
   const folded = foldedOf(title)
-  const pack = findPackCount(folded)
-  const { rest, sizes } = withoutSizes(pack ? folded.replace(pack.from.toLowerCase(), ' ') : folded)
+  const isPlain = isAscii(folded)
+  const pack = packIn(folded, isPlain)
+  const { rest, sizes } = withoutSizes(pack ? folded.replace(pack.from.trim(), ' ') : folded, isPlain)
   const said = new SaidWords()
-  for (const token of tokensOf(rest)) said.add(tokenOf(token), token)
+  for (const token of tokensOf(rest, isPlain)) said.add(tokenOf(token), token)
   const parts = { words: said.words, sizes, colours: said.colours, marks: said.marks, pack: pack?.count ?? 1 }
   return said.heads.length > 0 ? { ...parts, heads: [...said.heads] } : parts
 }
@@ -82,13 +83,13 @@ function once(list: string[], text: string): void {
   if (!list.includes(text)) list.push(text)
 }
 
-function tokensOf(text: string): readonly string[] {
-  return (isAscii(text) ? text.match(/[a-z0-9]+|[,+&(]/g) : text.match(/[\p{L}\p{N}]+|[,+&(]/gu)) ?? []
+function tokensOf(text: string, isPlain = isAscii(text)): readonly string[] {
+  return (isPlain ? text.match(/[a-z0-9]+|[,+&(]/g) : text.match(/[\p{L}\p{N}]+|[,+&(]/gu)) ?? []
 }
 
 /** Case and accents off; what is one word in parts is put together ('usb-c', 'non stick'), and "men's" is men. */
 function foldedOf(title: string): string {
-  const plain = withoutAccents(title).toLowerCase()
+  const plain = singleSpaced(withoutAccents(title)).toLowerCase()
   const whole = plain.replace(isAscii(plain) ? partedInAscii : parted, (pair) => pair.replace(/[- ]/, ''))
   return /['’]/.test(whole)
     ? whole.replace(/['’]s(?![\p{L}\p{N}])/gu, '').replace(/(?<![\p{L}\p{N}])[dlsn]['’]/gu, '')
@@ -126,7 +127,6 @@ export function signatureKey(s: TitleSignature): string {
 /** One text for all that must agree; '' where nothing is said. */
 export function figuresKey({ sizes, colours, marks, pack }: TitleSignature): string {
   if (sizes.length + colours.length + marks.length === 0 && pack === 1) return ''
-  return [lengthsApart(sizes), colours, pack, marks]
-    .map((part) => (typeof part === 'number' ? part : part.sort().join()))
-    .join('\u0001')
+  return `${inOrder(lengthsApart(sizes))}\u0001${inOrder(colours)}\u0001${pack}\u0001${inOrder(marks)}`
 }
+const inOrder = (list: string[]) => (list.length > 1 ? list.sort().join() : (list[0] ?? ''))

@@ -1,3 +1,4 @@
+import { remembered } from './remembered'
 import { asShade, isColour, spelled } from './spelling'
 import { forWords, letterSizes, markOf, withoutWords, withWords } from './telling-words'
 
@@ -35,7 +36,8 @@ const roles: [TokenRole, ReadonlySet<string>][] = [
   ['size', letterSizes],
 ]
 
-function read(token: string): Token {
+/** @param token case and accents off */
+export const tokenOf = remembered((token): Token => {
   const role = roles.find(([, tokens]) => tokens.has(token))?.[0] ?? 'word'
   const word = role === 'word' ? wordOfToken(token) : null
   return {
@@ -46,17 +48,4 @@ function read(token: string): Token {
     shade: asShade(token),
     mark: word === null ? null : markOf(word),
   }
-}
-
-const known = new Map<string, Token>()
-const mostKnown = 200_000
-
-/** Titles say the same few thousand words over and over; those of files without end are not remembered. @param token case and accents off */
-export function tokenOf(token: string): Token {
-  const found = known.get(token)
-  if (found) return found
-  if (known.size >= mostKnown) known.clear()
-  const said = read(token)
-  known.set(token, said)
-  return said
-}
+})

@@ -1,0 +1,112 @@
+import { areFew, isWorthTelling, LessonEvidence, textOf } from './lesson-evidence'
+import type { TitleForms } from './title-forms'
+import type { WordPair } from './word-lesson'
+import { WordSums } from './word-sums'
+
+/** forms of one barcode, or alike but for one word, that are compared; forms that are looked through for what sets apart */
+const [mostForms, mostTitles] = [8, 50_000]
+
+/** what barcodes show, by the forms it was learned from: it is asked for anew whenever the seller says something */
+const known = new WeakMap<TitleForms, LessonEvidence>()
+
+/** What barcodes show of words. @param gtins listing → number of its barcode, -1 where it has none */
+export function shownByBarcodes(forms: TitleForms, gtins: Int32Array): LessonEvidence {
+  const before = known.get(forms)
+  if (before) return before
+  const shown = new LessonEvidence(forms)
+  fromOtherBarcodes(shown, gtins)
+  // what speaks against a lesson is only counted of those there are
+  fromBarcodes(shown, gtins)
+  known.set(forms, shown)
+  return shown
+}
+
+/** Two titles of one barcode that differ in a few words on both sides say the same; one that only says more sets nothing apart. */
+function fromBarcodes(shown: LessonEvidence, gtins: Int32Array): void {
+  const { formOf } = shown.forms
+  const formsOfGtin = new Map<number, Set<number>>()
+  gtins.forEach((gtin, row) => {
+    const form = formOf[row] as number
+    if (gtin < 0 || form < 0) return
+    const known = formsOfGtin.get(gtin)
+    if (!known) formsOfGtin.set(gtin, new Set([form]))
+    else if (known.size < mostForms) known.add(form)
+  })
+  for (const forms of formsOfGtin.values()) {
+    // many listings of one barcode show it once
+    const here = new Map<string, { pair: WordPair; example: [number, number] }>()
+    const list = [...forms]
+    for (const [i, a] of list.entries())
+      for (const b of list.slice(i + 1)) {
+        const pair = shown.difference(a, b)
+        if (isSameOrApart(pair)) here.set(textOf(pair), { pair, example: [a, b] })
+      }
+    for (const [text, { pair, example }] of here) {
+      if (areFew(pair)) shown.show('same', pair, { barcodes: 1 }, example, text)
+      shown.contradict('apart', pair, 1, text)
+    }
+  }
+}
+
+/** Whether any lesson may be of it: titles differ in a few words on both sides, or in a single one. */
+const isSameOrApart = (pair: WordPair) => areFew(pair) || (pair.these.length === 1 && pair.those.length === 0)
+
+/**
+ * Two titles that agree in their figures and in all words but one, and are of two barcodes: the word sets apart. Only titles that are of one
+ * barcode alone tell that, as a title that many makers use is of many goods anyway.
+ */
+function fromOtherBarcodes(shown: LessonEvidence, gtins: Int32Array): void {
+  const { figuresOf } = shown.forms
+  const gtinOf = soleBarcodes(shown.forms, gtins)
+  const coded = Array.from(gtinOf.keys()).filter((form) => (gtinOf[form] as number) >= 0)
+  const step = Math.ceil(coded.length / mostTitles)
+  const alike = new Alike()
+  const sums = new WordSums(shown.forms)
+  for (let i = 0; i < coded.length; i += step) {
+    const form = coded[i] as number
+    const sum = sums.of(form)
+    alike.add(sum, form)
+    for (const word of shown.wordsOf(form)) alike.add(sum - sums.ofWord(word), form)
+  }
+  for (const list of alike.lists())
+    list.forEach((a, i) =>
+      list.slice(i + 1).forEach((b) => {
+        if (gtinOf[a] === gtinOf[b] || figuresOf[a] !== figuresOf[b]) return
+        const pair = shown.difference(a, b)
+        if (isWorthTelling(pair, shown.forms.words)) shown.show('apart', pair, { barcodes: 1 }, [a, b])
+      }),
+    )
+}
+
+/** Forms whose words and figures are the same but for one word. */
+class Alike {
+  readonly #first = new Map<number, number>()
+  /** those of which there are several */
+  readonly #several = new Map<number, number[]>()
+
+  add(sum: number, form: number): void {
+    const first = this.#first.get(sum)
+    if (first === undefined) this.#first.set(sum, form)
+    else {
+      const list = this.#several.get(sum)
+      if (!list) this.#several.set(sum, [first, form])
+      else if (list.length < mostForms) list.push(form)
+    }
+  }
+
+  lists(): Iterable<number[]> {
+    return this.#several.values()
+  }
+}
+
+/** Form → the only barcode that its listings have; -1 without one, -2 where they have several. */
+function soleBarcodes({ formOf, figuresOf }: TitleForms, gtins: Int32Array): Int32Array {
+  const gtinOf = new Int32Array(figuresOf.length).fill(-1)
+  gtins.forEach((gtin, row) => {
+    const form = formOf[row] as number
+    if (gtin < 0 || form < 0) return
+    const known = gtinOf[form] as number
+    gtinOf[form] = known === -1 || known === gtin ? gtin : -2
+  })
+  return gtinOf
+}
