@@ -28,6 +28,17 @@ test('colours are told in all languages, with their shade', () => {
   expect(titleSignature('light cushion').words).toContain('light')
 })
 
+test('gaps of any kind are one space: sizes, packs and words of two parts are read across them', () => {
+  const plain = titleSignature('Fruit net 4 x 6 m, power bank, pack of 3')
+  expect(plain.sizes).toEqual(['6000x4000mm'])
+  expect(plain.pack).toBe(3)
+  for (const title of [
+    'Fruit  net 4x  6 m, power  bank, pack  of 3',
+    'Fruit_net 4\u00a0x\u00a06 m,\tpower_bank, pack_of 3',
+  ])
+    expect(titleSignature(title)).toEqual(plain)
+})
+
 test('one spelling of a word, one word of two parts', () => {
   const same = (a: string, b: string) => expect(said(a)).toEqual(said(b))
   same('Organizer bags', 'organiser bag')

@@ -1,7 +1,7 @@
 import { packIn, singleSpaced } from './pack-count'
 import { lengthsApart, withoutSizes } from './sizes'
 import { markOf } from './telling-words'
-import { isAscii, withoutAccents } from './title-patterns'
+import { asciiPattern, isAscii, start, titlePattern, withoutAccents } from './title-patterns'
 import { tokenOf, wordOfToken, type Token } from './title-tokens'
 
 /** What a title says, taken apart: what must agree (sizes, colours, pack, marks) and what may differ (words). */
@@ -26,8 +26,8 @@ export function titleSignature(title: string): TitleSignature {
 
 /** The same, everything in the order of the title. */
 export function titleParts(title: string): TitleSignature {
-  const folded = foldedOf(title)
-  const isPlain = isAscii(folded)
+  const isPlain = isAscii(title)
+  const folded = foldedOf(title, isPlain)
   const pack = packIn(folded, isPlain)
   const { rest, sizes } = withoutSizes(pack ? folded.replace(pack.from.trim(), ' ') : folded, isPlain)
   const said = new SaidWords()
@@ -88,9 +88,9 @@ function tokensOf(text: string, isPlain = isAscii(text)): readonly string[] {
 }
 
 /** Case and accents off; what is one word in parts is put together ('usb-c', 'non stick'), and "men's" is men. */
-function foldedOf(title: string): string {
-  const plain = singleSpaced(withoutAccents(title)).toLowerCase()
-  const whole = plain.replace(isAscii(plain) ? partedInAscii : parted, (pair) => pair.replace(/[- ]/, ''))
+function foldedOf(title: string, isPlain = isAscii(title)): string {
+  const plain = singleSpaced(isPlain ? title : withoutAccents(title)).toLowerCase()
+  const whole = plain.replace(isPlain ? partedInAscii : parted, (pair) => pair.replace(/[- ]/, ''))
   return /['’]/.test(whole)
     ? whole.replace(/['’]s(?![\p{L}\p{N}])/gu, '').replace(/(?<![\p{L}\p{N}])[dlsn]['’]/gu, '')
     : whole
@@ -101,8 +101,8 @@ const partedBy = [
   '(?:non|anti|pre|self|semi|wi)[- ](?=[a-z])|cat[- ](?=\\d)|(?:usb|type)[- ](?=[abc](?![a-z\\d]))',
   ...inTwo.split('|').map((pair) => pair.replace(' ', '[- ]')),
 ].join('|')
-const partedInAscii = new RegExp(`\\b(?:${partedBy})`, 'g')
-const parted = new RegExp(`(?<![\\p{L}\\p{N}])(?:${partedBy})`, 'gu')
+const parted = titlePattern(`${start}(?:${partedBy})`, 'g')
+const partedInAscii = asciiPattern(`${start}(?:${partedBy})`, 'g')
 
 /**
  * Words as titles write them, in the order of the titles, without case and accents; a word that is not found stays as it is.
