@@ -1,5 +1,5 @@
 import { FormNumbering, type Joinable, type TitleForms } from '../goods'
-import { Dictionary, textAt, textColumn, type Table } from '../tables'
+import { Dictionary, textColumn, type Table } from '../tables'
 
 /** What is known of the forms of titles from before: those of listings that say what they said need not be taken apart again. */
 export interface KnownForms {
@@ -22,9 +22,14 @@ export async function joinableOf(
   const title = textColumn(listings, 'title')
   const forms = new FormNumbering(known?.forms ?? null)
   const formOf = known?.formOf.slice() ?? new Int32Array(listings.rows).fill(notRead)
+  // a title that many listings have is read once
+  const formOfTitle = new Int32Array(title.words.length).fill(notRead)
   for (let i = 0; i < listings.rows; i++) {
     if (i % 500 === 0) await onProgress(i / listings.rows)
-    if (formOf[i] === notRead) formOf[i] = forms.form(textAt(title, i) ?? '')
+    if (formOf[i] !== notRead) continue
+    const code = title.codes[i] as number
+    if (code >= 0 && formOfTitle[code] === notRead) formOfTitle[code] = forms.form(title.words.at(code) ?? '')
+    formOf[i] = code < 0 ? -1 : (formOfTitle[code] as number)
   }
   return { forms: forms.finish(formOf), ...labelsOf(listings) }
 }
