@@ -4,7 +4,7 @@ import type { TitleForms } from './title-forms'
 import { wordWeights } from './title-forms'
 import { leastShared } from './difference'
 import { FormDifference } from './form-difference'
-import { taughtPairs } from './taught-pairs'
+import { taughtPairs, taughtPairsOf } from './taught-pairs'
 import type { WordLesson } from './word-lesson'
 
 /** What listings are joined by, as columns: one entry a listing, -1 where nothing is known. */
@@ -63,7 +63,7 @@ export async function joinMore(
   const search = new AlikeForms(of.forms, wordWeights(of.forms))
   const join = joining(groups, firstOf, of)
   const isFresh = new Set(fresh)
-  joinTaught(taughtPairs(of.forms, of.lessons ?? []), join, (a, b) => isFresh.has(a) || isFresh.has(b))
+  joinTaught(taughtPairsOf(of.forms, of.lessons ?? [], isFresh), join)
   joinTaught(taughtPairs(of.forms, newLessons), join)
   let turn = 0
   const turns = 1 + standing.length / 5000
@@ -201,9 +201,8 @@ function joining(groups: Groups, firstOf: Int32Array, { forms, lessons }: Joinab
 function joinTaught(
   pairs: Iterable<[number, number]>,
   { isThere, worthwhile, onPair }: ReturnType<typeof joining>,
-  isWanted: (a: number, b: number) => boolean = () => true,
 ): void {
-  for (const [a, b] of pairs) if (isThere(a) && isThere(b) && isWanted(a, b) && worthwhile(a, b)) onPair(a, b)
+  for (const [a, b] of pairs) if (isThere(a) && isThere(b) && worthwhile(a, b)) onPair(a, b)
 }
 
 /** Only forms that state the same sizes, colours and pack are compared: each such bunch is searched by itself. */

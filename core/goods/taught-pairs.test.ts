@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { saidOtherwise, titleForms, type WordLesson } from '.'
-import { taughtPairs } from './taught-pairs'
+import { taughtPairs, taughtPairsOf } from './taught-pairs'
 
 const trees = ['alder', 'birch', 'cedar', 'larch', 'rowan']
 const some = (most: number) => fc.uniqueArray(fc.constantFrom(...trees), { minLength: 1, maxLength: most })
@@ -33,6 +33,8 @@ test('the pairs are those of which either is the other said otherwise, by the de
           forms.figuresOf[a] === forms.figuresOf[b] &&
           saidOtherwise(wordsOf(a), [lesson]).some((words) => words.join() === wordsOf(b).join())
         const found = new Set([...taughtPairs(forms, lessons)].map((pair) => pair.join()))
+        const few = new Set([...forms.figuresOf.keys()].filter((form) => form % 3 === 0))
+        const ofFew = [...taughtPairsOf(forms, lessons, few)].map((pair) => pair.join())
         for (let a = 0; a < forms.figuresOf.length; a++)
           for (let b = a + 1; b < forms.figuresOf.length; b++) {
             const ways = lessons.map((lesson) => [says(a, b, lesson), says(b, a, lesson)])
@@ -40,8 +42,13 @@ test('the pairs are those of which either is the other said otherwise, by the de
             if (ways.some(([there, back]) => there && back)) {
               met++
               expect(found).toContain(`${a},${b}`)
+              if (few.has(a) || few.has(b)) expect(ofFew).toContain(`${a},${b}`)
             }
-            if (!ways.flat().includes(true)) expect(found).not.toContain(`${a},${b}`)
+            if (!ways.flat().includes(true)) {
+              expect(found).not.toContain(`${a},${b}`)
+              expect(ofFew).not.toContain(`${a},${b}`)
+            }
+            if (!few.has(a) && !few.has(b)) expect(ofFew).not.toContain(`${a},${b}`)
           }
       },
     ),

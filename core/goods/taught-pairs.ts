@@ -27,11 +27,42 @@ export function* taughtPairs(
   for (const exchange of same.map((lesson) => fromTheRarer(lesson, formsWith)))
     for (const at of rarest(exchange.from, formsWith)) {
       const form = list[at] as number
-      if (!exchange.from.every((id) => has(forms, form, id))) continue
-      const other = bySum.after(at, exchange)
-      if (other === null || !isAlike(forms, form, other, exchanged(wordsOf(forms, form), exchange))) continue
-      yield form < other ? [form, other] : [other, form]
+      const other = bySum.saidOtherwise(at, exchange)
+      if (other !== null) yield form < other ? [form, other] : [other, form]
     }
+}
+
+/** Those of the pairs that have one of some forms, which are few beside all. */
+export function* taughtPairsOf(
+  forms: TitleForms,
+  lessons: readonly WordLesson[],
+  few: ReadonlySet<number>,
+): Generator<[number, number]> {
+  const same = lessons.filter((l) => l.says === 'same')
+  if (same.length === 0 || few.size === 0) return
+  const bySum = new FormsBySum(forms, [...forms.figuresOf.keys()])
+  const exchanges = exchangesByWord(same)
+  for (const form of few)
+    for (const word of wordsOf(forms, form))
+      for (const exchange of exchanges.get(word) ?? []) {
+        const other = bySum.saidOtherwise(form, exchange)
+        // of two of them each would tell the pair
+        if (other !== null && !(few.has(other) && other < form)) yield form < other ? [form, other] : [other, form]
+      }
+}
+
+/** First word of what is exchanged → the exchanges, in both directions. */
+function exchangesByWord(lessons: readonly WordPair[]): Map<number, Exchange[]> {
+  const byWord = new Map<number, Exchange[]>()
+  const both = lessons.flatMap(({ these, those }) => [
+    { from: these, to: those },
+    { from: those, to: these },
+  ])
+  for (const exchange of both) {
+    const first = exchange.from[0] as number
+    byWord.set(first, [...(byWord.get(first) ?? []), exchange])
+  }
+  return byWord
 }
 
 type FormsByWord = readonly (readonly number[] | undefined)[]
@@ -90,8 +121,17 @@ class FormsBySum {
     }
   }
 
-  /** The form of the sum that one's words would have after an exchange; null where there is none. @param at the one's place in the list */
-  after(at: number, { from, to }: Exchange): number | null {
+  /** The form that says one's words after an exchange; null where there is none, or nothing to exchange. @param at the one's place in the list */
+  saidOtherwise(at: number, exchange: Exchange): number | null {
+    const form = this.#list[at] as number
+    if (!exchange.from.every((id) => has(this.#forms, form, id))) return null
+    const other = this.#after(at, exchange)
+    const words = other === null ? [] : exchanged(wordsOf(this.#forms, form), exchange)
+    return other !== null && isAlike(this.#forms, form, other, words) ? other : null
+  }
+
+  /** A form of the sum that one's words would have after an exchange. */
+  #after(at: number, { from, to }: Exchange): number | null {
     const form = this.#list[at] as number
     let sum = this.#sums[at] as number
     for (const id of from) sum -= this.#words.ofWord(id)
