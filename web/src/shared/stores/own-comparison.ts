@@ -1,4 +1,4 @@
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import { toProblem } from '@/shared/problem'
 import type { CallOptions } from '@/workers/channel'
 import { useJobs, type Job } from './jobs'
@@ -14,6 +14,11 @@ export function useOwnComparison() {
   /** share that is done, 0–1 */
   const compared = ref(0)
   const isStopped = ref(false)
+  // who asks for what is mine, by a limit or a Cut, asks for the comparison too
+  watch(
+    () => query.query.own,
+    (asked) => asked !== 'any' && (isStopped.value = false),
+  )
   let running = new AbortController()
   let tell: (some: Partial<Job>) => void = () => undefined
   let timer: ReturnType<typeof setTimeout> | undefined

@@ -12,7 +12,7 @@ import CutChanges, { type Changed } from './CutChanges.vue'
 const { take } = defineProps<{
   cuts: readonly C[]
   /** of each, how much it leaves; not known yet without */
-  counts: readonly number[] | null
+  counts: readonly (number | null)[] | null
   isUsed: (cut: C) => boolean
   changesOf: (cut: C) => ReturnType<typeof cutChanges>
   /** what some of those that came or went are called */

@@ -1,19 +1,18 @@
 <script setup lang="ts">
 import { useServices } from '@/services/services'
 import { count } from '@/shared/format'
-import { plain } from '@/storage/plain'
 import { useOwn } from '@/shared/stores/own'
 import { useQuery } from '@/shared/stores/query'
 import { useWorkspace } from '@/shared/stores/workspace'
-import { facetLabels, facets, type Cut, type FacetName, type Query } from '@sickle/core/engine'
+import { facetLabels, facets, type Cut, type FacetName } from '@sickle/core/engine'
 import CutList from '@/shared/widgets/CutList.vue'
 import ViewChoice from '@/shared/widgets/ViewChoice.vue'
 import FacetList from '@/shared/widgets/FacetList.vue'
 import { useAfterPaint } from '@/shared/use-after-paint'
 import { useFollow } from '@/shared/use-follow'
-import { useLatest } from '@/shared/use-latest'
 import OwnComparing from '@/shared/widgets/OwnComparing.vue'
 import SideGroup from '@/shared/widgets/SideGroup.vue'
+import { useCutCounts } from './cut-counts'
 
 const query = useQuery()
 const own = useOwn()
@@ -22,17 +21,10 @@ const sold = [
   { value: 'mine' as const, label: 'I sell' },
   { value: 'others' as const, label: 'I do not' },
 ]
-/** Who asks for what is mine asks for the comparison too. */
-function chooseSold(sells: Query['own']): void {
-  if (sells !== 'any') own.compare()
-  query.change({ own: sells })
-}
 const workspace = useWorkspace()
 const services = useServices()
 const follow = useFollow()
-const counts = useLatest([() => query.cuts, () => query.query.lens, () => workspace.version], () =>
-  services.engine.call('counts', [query.cuts.map((c) => plain(query.queryOf(c))), []]),
-)
+const counts = useCutCounts()
 // the rows of the finds are wanted first
 const areRowsPainted = useAfterPaint(() => query.rows.size > 0 || query.answer !== null)
 const titles = async (keys: string[]) =>
@@ -65,7 +57,7 @@ function optionsOf(facet: FacetName) {
         compact
         label="My own goods"
         :options="sold"
-        @update:model-value="chooseSold"
+        @update:model-value="(sells) => query.change({ own: sells })"
       />
       <p v-if="own.counts" class="small quiet">
         {{ count(own.counts.met) }} of {{ count(own.counts.goods) }} are sold by others too
