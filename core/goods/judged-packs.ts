@@ -9,7 +9,7 @@ export interface JudgedPack {
   read: number | null
 }
 
-const files = ['pack-titles-languages', 'pack-titles-more'].map(
+const files = ['pack-titles-languages', 'pack-titles-more', 'pack-titles-third'].map(
   (name) => new URL(`./fixtures/${name}.tsv`, import.meta.url),
 )
 

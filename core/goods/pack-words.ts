@@ -31,14 +31,14 @@ export function toNumber(text: string | undefined): number {
 /** What holds pieces and is named with how many: 'boîte de 12', 'Karton mit 12'. */
 export const container = [
   'job ?lot|multipack|pack|packs|pk|sets?|lots?|box|boxes|bundle|bag|case|bulk|tin|tub|carton|packet',
-  'packung|päckchen|paket|karton|schachtel|beutel|dose|tüte',
-  'boîtes?|ensemble|sachets?|jeu|paquets?|étui',
-  'paquetes?|juego|cajas?|lote|bolsa|estuche|conjunto',
-  'confezion[ei]|scatol[ae]|pacc[oh]i?|lotto|busta',
+  'packung(?:en)?|päckchen|pakete?|kartons?|schachteln?|beutel|dosen?|tüten?',
+  'boîtes?|ensembles?|sachets?|jeux?|paquets?|étuis?',
+  'paquetes?|juegos?|cajas?|lotes?|bolsas?|estuches?|conjuntos?',
+  'confezion[ei]|scatol[ae]|pacc[oh]i?|lott[oi]|bust[ae]',
   'rolls?|rollen?|rouleaux?|rollos?|rotol[oi]|rol|rolk[ai]|rolos?',
-  'doos|dozen van|pakje|pak|zakje|verpakking|blik',
-  'zestaw|komplet|kpl\\.?|opakowanie|opak\\.?|op\\.|pudełko|paczka',
-  'caixas?|kit|jogo|embalagem|pacote',
+  'doos|dozen van|pakjes?|pak|pakken|zakjes?|verpakking(?:en)?|blik(?:ken)?',
+  'zestaw(?:y|ów)?|komplet(?:y|ów)?|kpl\\.?|opakowa(?:nie|nia|ń)|opak\\.?|op\\.|pudełk[oa]|paczk[ai]',
+  'caixas?|kits?|jogos?|embalage(?:m|ns)|pacotes?',
 ].join('|')
 /** Those that may stand right before their number: 'Zestaw 6 szklanek'. */
 export const bareContainer =
