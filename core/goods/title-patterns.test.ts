@@ -20,11 +20,10 @@ function firstByDefinition(patterns: readonly Listed[], text: string): [number, 
   return null
 }
 
-const inOrder = new OrderedPatterns(packPatterns)
-const found = (text: string) =>
-  inOrder.first(text, (pattern: PackPattern, m) => [packPatterns.indexOf(pattern), m.index, m[0]])
-
 test('patterns tried where any begins find what each finds by itself, in titles and in words of titles at random', () => {
+  const inOrder = new OrderedPatterns(packPatterns)
+  const found = (text: string) =>
+    inOrder.first(text, (pattern: PackPattern, m) => [packPatterns.indexOf(pattern), m.index, m[0]])
   const titles = [...judgedPacks(0), ...judgedPacks(1)].map(({ title }) => withoutAccents(title).toLowerCase())
   const words = [...new Set(titles.flatMap((title) => title.split(' ')))]
   const random = chance(5)

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { titleForms } from './title-forms'
 import { TitleIndex } from './title-index'
-import { titleSignature } from './title-signature'
+import { asWritten, titleSignature } from './title-signature'
 
 const said = (title: string) => {
   const { words, colours, marks } = titleSignature(title)
@@ -26,6 +26,15 @@ test('colours are told in all languages, with their shade', () => {
   for (const name of ['light grey', 'hellgrau', 'lichtgrijs'])
     expect([name, titleSignature(`cushion ${name}`).colours]).toEqual([name, ['light grey']])
   expect(titleSignature('light cushion').words).toContain('light')
+})
+
+test('letters of any alphabet are words; those that no accent makes stay', () => {
+  expect(said('Łopata ogrodowa Γλάστρα').words).toEqual(['ogrodowa', 'łopata', 'γλαστρα'])
+  expect(said('Лопата садовая').words).toEqual(['лопата', 'садовая'])
+})
+
+test('words as titles write them, in their order; what no title has stands last as it is', () => {
+  expect(asWritten(['zinc', 'tub', 'colour'], ['Tubs and Zínc'])).toEqual(['tubs', 'zinc', 'colour'])
 })
 
 test('gaps of any kind are one space: sizes, packs and words of two parts are read across them', () => {
