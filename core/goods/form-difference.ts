@@ -1,6 +1,5 @@
 import { isNothingLeft, isOneRoot, lacksHead, saidByOneAlone, saysNoOther, tells, type Difference } from './difference'
-import type { TitleForms } from './title-forms'
-import { wordWeights } from './title-forms'
+import { wordsOfForm, wordWeights, type TitleForms } from './title-forms'
 import type { WordLesson } from './word-lesson'
 
 /** more words than these are not only written otherwise */
@@ -131,7 +130,6 @@ export class FormDifference {
   }
 
   #wordsOf(form: number): string[] {
-    const { starts, wordIds } = this.#forms
-    return this.#textOf(wordIds.subarray(starts[form], starts[form + 1]))
+    return this.#textOf(wordsOfForm(this.#forms, form))
   }
 }

@@ -1,5 +1,5 @@
 import { isSaidOtherwise, tells } from './difference'
-import type { TitleForms } from './title-forms'
+import { wordsOfForm, type TitleForms } from './title-forms'
 import { lessonName, type WordLesson, type WordPair } from './word-lesson'
 
 /** barcodes that must show something before it is believed, and what may speak against it for each that shows it */
@@ -34,8 +34,7 @@ export class LessonEvidence {
   }
 
   wordsOf(form: number): Int32Array {
-    const { wordIds, starts } = this.forms
-    return wordIds.subarray(starts[form], starts[form + 1])
+    return wordsOfForm(this.forms, form)
   }
 
   /** The words that either form has alone, the lower first. */

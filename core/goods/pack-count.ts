@@ -1,6 +1,6 @@
 import { packPatterns, plural } from './pack-patterns'
 import { dozen, namedPacks, numberWord, pair, piece, toNumber } from './pack-words'
-import { end, isAscii, OrderedPatterns, start, titlePattern, withoutAccents } from './title-patterns'
+import { end, isAscii, OrderedPatterns, singleSpaced, start, titlePattern, withoutAccents } from './title-patterns'
 
 const patterns = new OrderedPatterns(packPatterns)
 
@@ -42,10 +42,6 @@ export function packIn(text: string, isPlain = isAscii(text)): (PackCount & { at
     isPlain,
   )
 }
-
-/** Other gaps than single spaces as such. */
-export const singleSpaced = (text: string): string => (isSpaced.test(text) ? text.replace(/[\s_]+/g, ' ') : text)
-const isSpaced = /[^\S ]|_|\s\s/
 
 /** What every pattern needs: many titles have no figure, number in words, pair or dozen, and are asked no further. */
 const hasQuantity = (text: string) => digit.test(text) || quantityWord.test(text)

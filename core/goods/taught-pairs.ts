@@ -1,4 +1,4 @@
-import type { TitleForms } from './title-forms'
+import { wordsOfForm, type TitleForms } from './title-forms'
 import type { WordLesson, WordPair } from './word-lesson'
 import { WordSums } from './word-sums'
 
@@ -43,7 +43,7 @@ export function* taughtPairsOf(
   const bySum = new FormsBySum(forms, [...forms.figuresOf.keys()])
   const exchanges = exchangesByWord(same)
   for (const form of few)
-    for (const word of wordsOf(forms, form))
+    for (const word of wordsOfForm(forms, form))
       for (const exchange of exchanges.get(word) ?? []) {
         const other = bySum.saidOtherwise(form, exchange)
         // of two of them each would tell the pair
@@ -72,7 +72,7 @@ function formsByWord(forms: TitleForms, list: readonly number[], lessons: readon
   const formsWith = new Array<number[] | undefined>(forms.words.length)
   for (const { these, those } of lessons) for (const word of [...these, ...those]) formsWith[word] ??= []
   list.forEach((form, at) => {
-    for (const word of wordsOf(forms, form)) formsWith[word]?.push(at)
+    for (const word of wordsOfForm(forms, form)) formsWith[word]?.push(at)
   })
   return formsWith
 }
@@ -126,7 +126,7 @@ class FormsBySum {
     const form = this.#list[at] as number
     if (!exchange.from.every((id) => has(this.#forms, form, id))) return null
     const other = this.#after(at, exchange)
-    const words = other === null ? [] : exchanged(wordsOf(this.#forms, form), exchange)
+    const words = other === null ? [] : exchanged(wordsOfForm(this.#forms, form), exchange)
     return other !== null && isAlike(this.#forms, form, other, words) ? other : null
   }
 
@@ -141,10 +141,6 @@ class FormsBySum {
   }
 }
 
-function wordsOf({ wordIds, starts }: TitleForms, form: number): Int32Array {
-  return wordIds.subarray(starts[form], starts[form + 1])
-}
-
 function has({ wordIds, starts }: TitleForms, form: number, word: number): boolean {
   const end = starts[form + 1] as number
   // ascending
@@ -155,7 +151,7 @@ function has({ wordIds, starts }: TitleForms, form: number, word: number): boole
 
 /** Whether a form has the figures of one and these words. */
 function isAlike(forms: TitleForms, one: number, other: number, words: readonly number[]): boolean {
-  const its = wordsOf(forms, other)
+  const its = wordsOfForm(forms, other)
   const isOfOneSize = forms.figuresOf[one] === forms.figuresOf[other] && its.length === words.length
   return isOfOneSize && words.every((id, i) => id === its[i])
 }

@@ -161,6 +161,10 @@ function ascending(ids: number[]): number[] {
   return ids
 }
 
+/** The words of a form: numbers into `words`, ascending. */
+export const wordsOfForm = ({ wordIds, starts }: TitleForms, form: number): Int32Array =>
+  wordIds.subarray(starts[form], starts[form + 1])
+
 /** Forms of a list of titles. */
 export function titleForms(titles: Iterable<string>): TitleForms {
   const forms = new FormNumbering()

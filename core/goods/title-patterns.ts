@@ -10,6 +10,10 @@ export const isAscii = (text: string): boolean => !beyondAscii.test(text)
 export const withoutAccents = (text: string): string =>
   isAscii(text) ? text : text.normalize('NFD').replace(/\p{M}/gu, '')
 
+/** Other gaps than single spaces as such. */
+export const singleSpaced = (text: string): string => (isSpaced.test(text) ? text.replace(/[\s_]+/g, ' ') : text)
+const isSpaced = /[^\S ]|_|\s\s/
+
 /** A pattern for titles of any alphabet, in small letters and without accents. */
 export const titlePattern = (source: string, flags = ''): RegExp => new RegExp(withoutAccents(source), `u${flags}`)
 /** The same for plain ASCII, as most titles of some languages are: it needs no tables of letters. */

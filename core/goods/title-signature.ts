@@ -1,7 +1,7 @@
-import { packIn, singleSpaced } from './pack-count'
+import { packIn } from './pack-count'
 import { lengthsApart, withoutSizes } from './sizes'
 import { markOf } from './telling-words'
-import { asciiPattern, isAscii, start, titlePattern, withoutAccents } from './title-patterns'
+import { asciiPattern, isAscii, singleSpaced, start, titlePattern, withoutAccents } from './title-patterns'
 import { tokenOf, wordOfToken, type Token } from './title-tokens'
 
 /** What a title says, taken apart: what must agree (sizes, colours, pack, marks) and what may differ (words). */

@@ -3,7 +3,7 @@ import { asShade, isColour, spelled } from './spelling'
 import { forWords, letterSizes, markOf, withoutWords, withWords } from './telling-words'
 
 /** What a token of a title is: a word or figure, or what parts a title or says what its next words are to the good. */
-export type TokenRole = 'word' | 'size' | 'break' | 'with' | 'without' | 'for'
+type TokenRole = 'word' | 'size' | 'break' | 'with' | 'without' | 'for'
 
 /** What a token says, wherever it stands. */
 export interface Token {
