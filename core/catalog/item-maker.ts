@@ -9,6 +9,7 @@ import { reachAt } from './item-reach'
 import { lifeAt } from './life-table'
 import { ListingReader } from './listing'
 import { areOfferLessonsSame, learnOfOffers, type JudgedTitles, type OfferLessons } from './offer-lessons'
+import { listingsOf } from './members'
 import { priceItem, type SharedCosts } from './price-item'
 import type { Corrections, SellerRules } from './rules'
 import { seriesAt } from './sales-block'
@@ -110,7 +111,7 @@ export class ItemMaker {
   #described(item: number): Item {
     const seen = this.lens !== null && this.isSeen(item) ? this.lens : this.catalog
     const { sales, windowEnds, unpublished } = this.catalog
-    const places = placesOf(seen, item)
+    const places = listingsOf(seen, item)
     const described = describeItem(
       places.map((l) => ({
         listing: this.#reader.at(l),
@@ -119,7 +120,7 @@ export class ItemMaker {
       })),
       { windowEnds, life: lifeAt(seen.life, item), reach: reachAt(seen.reach, item), rules: this.rules },
     )
-    const all = seen === this.catalog ? places : placesOf(this.catalog, item)
+    const all = seen === this.catalog ? places : listingsOf(this.catalog, item)
     // what it is, is what all of its listings say
     return all.length === places.length
       ? described
@@ -156,10 +157,6 @@ export class ItemMaker {
     return this.#offers.search(words, most)
   }
 }
-
-const placesOf = ({ starts, members }: Pick<Catalog, 'starts' | 'members'>, item: number) => [
-  ...members.subarray(starts[item], starts[item + 1]),
-]
 
 const isSaidAlike = (a: object, b: object) => JSON.stringify(a) === JSON.stringify(b)
 

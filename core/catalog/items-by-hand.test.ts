@@ -1,6 +1,6 @@
 import { TableBuilder } from '../tables'
 import { joinListings } from '../goods'
-import { itemsByHand, lazyIndex, membersOf } from './items-by-hand'
+import { itemsByHand, lazyIndex } from './items-by-hand'
 import { joinableOf } from './joinable'
 
 const rows: Record<string, string>[] = [
@@ -55,13 +55,4 @@ test('who is said to be two things is all of them, and names of listings that ar
     ),
   ).toEqual([0, 0, 0, 0, 0])
   expect(await items([9], [[9, 8]])).toEqual([0, 0, 0, 1, 1])
-})
-
-test('listings by item, in their own order', () => {
-  const { starts, members } = membersOf(Int32Array.of(0, 1, 0, 2, 1))
-  expect([[...starts], [...members]]).toEqual([
-    [0, 2, 4, 5],
-    [0, 2, 1, 4, 3],
-  ])
-  expect([...membersOf(new Int32Array(0)).starts]).toEqual([0])
 })

@@ -74,22 +74,6 @@ function numbered(sets: Int32Array): Int32Array {
   })
 }
 
-/** Listings by item, in their own order within each (a counting sort). */
-export function membersOf(itemOf: Int32Array): { starts: Int32Array; members: Int32Array } {
-  let items = 0
-  for (const item of itemOf) items = Math.max(items, item + 1)
-  const starts = new Int32Array(items + 1)
-  for (const item of itemOf) starts[item + 1] = (starts[item + 1] as number) + 1
-  for (let i = 0; i < items; i++) starts[i + 1] = (starts[i + 1] as number) + (starts[i] as number)
-  const next = starts.slice()
-  const members = new Int32Array(itemOf.length)
-  itemOf.forEach((item, listing) => {
-    members[next[item] as number] = listing
-    next[item] = (next[item] as number) + 1
-  })
-  return { starts, members }
-}
-
 export const lazyIndex = (listings: Table): (() => ListingIndex) => {
   let index: ListingIndex | null = null
   return () => (index ??= new ListingIndex(listings))

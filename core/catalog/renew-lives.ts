@@ -1,6 +1,7 @@
 import { gatherRows, textAt, textColumn, type Table } from '../tables'
 import type { Catalog } from './catalog'
 import { LifeTable } from './life-table'
+import { listingsOf } from './members'
 import { seriesAt } from './sales-block'
 
 /** The course of every item's sales: that of items whose sales are what they were is kept. @param sameAs see `sameItems` */
@@ -15,7 +16,7 @@ export async function renewLives(
   const fresh = [...sameAs.keys()].filter((item) => (sameAs[item] as number) < 0)
   for (const [done, item] of fresh.entries()) {
     if (done % 500 === 0) await onProgress(done / fresh.length)
-    const places = [...members.subarray(starts[item], starts[item + 1])]
+    const places = listingsOf({ starts, members }, item)
     const named = places.map((l) => textAt(category, l)).find((c) => c !== null) ?? null
     life.add(
       places.flatMap((l) => seriesAt(sales, l) ?? []),

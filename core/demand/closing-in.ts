@@ -7,12 +7,12 @@ import { fallingPairsInPlace, runsOf } from './falling-pairs'
  * @param y values at them, at least two
  * @returns null where bounds do not part the slopes: many pairs share the median, or rounding put one on the other side of a bound
  */
-export function closingIn(t: Float64Array, y: Float64Array): number | null {
+export function closingIn(t: readonly number[], y: readonly number[]): number | null {
   const n = y.length
   const pairs = (n * (n - 1)) / 2
   const [first, second] = [(pairs - 1) >> 1, pairs >> 1]
-  const z = new Float64Array(n)
-  const scratch = new Float64Array(n)
+  const z = y.slice()
+  const scratch = y.slice()
   const under = (slope: number) => {
     for (let i = 0; i < n; i++) z[i] = (y[i] as number) - slope * (t[i] as number)
     return fallingPairsInPlace(z, scratch)
@@ -42,10 +42,10 @@ export function closingIn(t: Float64Array, y: Float64Array): number | null {
 }
 
 /** Slopes of the pairs whose order turns between two bounds: those an insertion sort swaps. */
-function slopesBetween(t: Float64Array, y: Float64Array, low: number, high: number): Float64Array {
+function slopesBetween(t: readonly number[], y: readonly number[], low: number, high: number): Float64Array {
   const at = (i: number, slope: number) => (y[i] as number) - slope * (t[i] as number)
   const order = Array.from(y.keys()).sort((a, b) => at(a, low) - at(b, low) || a - b)
-  const keys = Float64Array.from(order, (i) => at(i, high))
+  const keys = order.map((i) => at(i, high))
   const slopes: number[] = []
   for (let k = 1; k < y.length; k++) {
     const [key, i] = [keys[k] as number, order[k] as number]
@@ -63,10 +63,10 @@ function slopesBetween(t: Float64Array, y: Float64Array, low: number, high: numb
 }
 
 /** Whether the median slope is 0: neither rising nor falling pairs make half of all. */
-export function isZero(y: Float64Array): boolean {
+export function isZero(y: readonly number[]): boolean {
   const n = y.length
   const sorted = y.slice()
-  const falling = fallingPairsInPlace(sorted, new Float64Array(n))
+  const falling = fallingPairsInPlace(sorted)
   const level = runsOf(sorted).reduce((pairs, run) => pairs + (run * (run - 1)) / 2, 0)
   const pairs = (n * (n - 1)) / 2
   return falling <= (pairs - 1) >> 1 && pairs >> 1 < falling + level

@@ -50,7 +50,7 @@ export function courseOf(list: readonly UnitSeries[]): Course | null {
 }
 
 /** Weekly means of log(1 + units a day) over the whole of a series, newest last. */
-export function allWeeks(series: UnitSeries): Float64Array {
+export function allWeeks(series: UnitSeries): number[] {
   return weeklyLogMeans(series, series.values.length * series.stepDays)
 }
 
@@ -59,7 +59,7 @@ export function allWeeks(series: UnitSeries): Float64Array {
  *
  * @param weeks all of the series' weekly means, where they are at hand
  */
-export function changeOf(series: UnitSeries, weeks: Float64Array = allWeeks(series)): Change | null {
+export function changeOf(series: UnitSeries, weeks: readonly number[] = allWeeks(series)): Change | null {
   const end = lastDayOf(series)
   let known = 0
   for (const week of weeks) if (!Number.isNaN(week)) known++

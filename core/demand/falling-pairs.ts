@@ -4,9 +4,9 @@ const block = 12
 /**
  * Pairs of which the later is smaller, n log n; sorts `x` on the way: short blocks by insertion, then merged upwards.
  *
- * @param scratch as long as x
+ * @param scratch room as long as x, where there is some at hand
  */
-export function fallingPairsInPlace(x: Float64Array, scratch: Float64Array): number {
+export function fallingPairsInPlace(x: number[], scratch: number[] = []): number {
   const n = x.length
   let count = 0
   for (let from = 0; from < n; from += block) count += byInsertion(x, from, Math.min(n, from + block))
@@ -18,7 +18,7 @@ export function fallingPairsInPlace(x: Float64Array, scratch: Float64Array): num
   return count
 }
 
-function byInsertion(x: Float64Array, from: number, to: number): number {
+function byInsertion(x: number[], from: number, to: number): number {
   let count = 0
   for (let i = from + 1; i < to; i++) {
     const value = x[i] as number
@@ -33,7 +33,7 @@ function byInsertion(x: Float64Array, from: number, to: number): number {
   return count
 }
 
-function byMerging(x: Float64Array, scratch: Float64Array, from: number, middle: number, to: number): number {
+function byMerging(x: number[], scratch: number[], from: number, middle: number, to: number): number {
   let count = 0
   let left = from
   let right = middle
@@ -49,7 +49,7 @@ function byMerging(x: Float64Array, scratch: Float64Array, from: number, middle:
 }
 
 /** How often each value of a sorted list is there, in its order. */
-export function runsOf(sorted: Float64Array): number[] {
+export function runsOf(sorted: readonly number[]): number[] {
   const runs: number[] = []
   let before = NaN
   for (const value of sorted) {

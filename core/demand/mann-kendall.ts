@@ -25,7 +25,7 @@ export function mannKendall(values: ArrayLike<number>): MannKendall | null {
   if (n < 3) return null
   const pairs = (n * (n - 1)) / 2
   // Counting sorts x, so that ties then stand side by side.
-  const discordant = fallingPairsInPlace(x, new Float64Array(n))
+  const discordant = fallingPairsInPlace(x)
   let [tied, tieVariance] = [0, 0]
   for (const run of runsOf(x)) {
     tied += (run * (run - 1)) / 2

@@ -20,11 +20,12 @@ export function scatteredOver(series: UnitSeries, most: number) {
     level(rules: StageRules): Growth | null {
       const before = weeks.units.length - 4
       if (before <= 4) return null
-      const inBoth = (values: Float64Array) =>
-        [values.subarray(before), values.subarray(0, before)].map(sumOf) as [number, number]
-      const [days, daysBefore] = inBoth(weeks.days)
+      const [days, daysBefore] = [sumOf(weeks.days, before), sumOf(weeks.days, 0, before)]
       if (days === 0 || daysBefore === 0) return null
-      const [later, earlier] = inBoth(weeks.units).map(Math.round) as [number, number]
+      const [later, earlier] = [sumOf(weeks.units, before), sumOf(weeks.units, 0, before)].map(Math.round) as [
+        number,
+        number,
+      ]
       const against = (times: number) =>
         scatteredGrowth(later, earlier, days / daysBefore, over(4, before, times), freedom)
       return { ...against(rules.riseScatter), high: against(rules.fallScatter).high }
@@ -32,4 +33,8 @@ export function scatteredOver(series: UnitSeries, most: number) {
   }
 }
 
-const sumOf = (values: Float64Array) => values.reduce((a, b) => a + b, 0)
+function sumOf(values: readonly number[], from: number, to = values.length): number {
+  let sum = 0
+  for (let i = from; i < to; i++) sum += values[i] as number
+  return sum
+}

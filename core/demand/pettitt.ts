@@ -21,17 +21,10 @@ export interface ChangePoint {
  * @returns null with fewer than four values
  */
 export function pettitt(values: ArrayLike<number>): ChangePoint | null {
-  const places = new Int32Array(values.length)
-  const known = new Float64Array(values.length)
-  let n = 0
-  for (let i = 0; i < values.length; i++) {
-    const value = values[i] as number
-    if (Number.isNaN(value)) continue
-    places[n] = i
-    known[n++] = value
-  }
+  const { places, known } = placesKnown(values)
+  const n = known.length
   if (n < 4) return null
-  const ranks = middleRanks(known.subarray(0, n))
+  const ranks = middleRanks(known)
   let [sum, best, bestAt] = [0, 0, 0]
   for (let t = 1; t < n; t++) {
     sum += ranks[t - 1] as number
@@ -42,15 +35,27 @@ export function pettitt(values: ArrayLike<number>): ChangePoint | null {
   return { at: bestAt, next: places[bestAt] as number, k, n, p: pettittP(k, n), up: best < 0 }
 }
 
+/** Values that are known, and where they stand. */
+function placesKnown(values: ArrayLike<number>) {
+  const [places, known]: [number[], number[]] = [[], []]
+  for (let i = 0; i < values.length; i++) {
+    const value = values[i] as number
+    if (value !== value) continue
+    places.push(i)
+    known.push(value)
+  }
+  return { places, known }
+}
+
 /** @param factor by how much the variance of a sum is larger than that of values that do not pull on each other */
 export function pettittP(k: number, n: number, factor = 1): number {
   return Math.min(1, 2 * Math.exp((-6 * k * k) / (n ** 3 + n ** 2) / factor))
 }
 
 /** Ranks from 1; ties share the middle of theirs. */
-export function middleRanks(values: ArrayLike<number>): Float64Array {
+export function middleRanks(values: readonly number[]): number[] {
   const order = orderOf(values)
-  const ranks = new Float64Array(values.length)
+  const ranks = values.slice()
   for (let from = 0, to = 0; from < order.length; from = to) {
     while (to < order.length && values[order[to] as number] === values[order[from] as number]) to++
     for (let i = from; i < to; i++) ranks[order[i] as number] = (from + 1 + to) / 2
@@ -59,9 +64,9 @@ export function middleRanks(values: ArrayLike<number>): Float64Array {
 }
 
 /** Places by value, least first. Short lists, of which there are very many, are put in order by insertion. */
-function orderOf(values: ArrayLike<number>): Int32Array {
-  const order = new Int32Array(values.length)
-  for (let i = 0; i < order.length; i++) order[i] = i
+function orderOf(values: readonly number[]): number[] {
+  const order: number[] = []
+  for (let i = 0; i < values.length; i++) order.push(i)
   if (values.length > 64) return order.sort((a, b) => (values[a] as number) - (values[b] as number))
   for (let k = 1; k < order.length; k++) {
     const place = order[k] as number

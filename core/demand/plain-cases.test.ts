@@ -19,12 +19,12 @@ test('of a window in which more came back than was sold no growth is told, which
 
 test('weeks in which nothing sold at all do not spoil the scatter of the others', () => {
   const units = [7, 9, 5, 8, 6, 9, 7, 5, 8, 6, 7, 9, 0, 0, 0, 0]
-  const found = scatterOf({ units: Float64Array.from(units), days: new Float64Array(16).fill(7) })!
+  const found = scatterOf({ units, days: Array<number>(16).fill(7) })!
   expect(Object.values(found).every(Number.isFinite)).toBe(true)
   // the first sale is where it begins: four weeks of nothing before change nothing
   const later = scatterOf({
-    units: Float64Array.from([0, 0, 0, 0, ...units]),
-    days: new Float64Array(20).fill(7),
+    units: [0, 0, 0, 0, ...units],
+    days: Array<number>(20).fill(7),
   })
   expect(later).toEqual(found)
 })
@@ -99,7 +99,7 @@ test('what is taken where too little is known is what its words say: swings by h
 
 test('of weeks that swing less than chance makes them nothing is known of their pull but what is usual', () => {
   const n = 20
-  const even = scatterOf({ units: new Float64Array(n).fill(9), days: new Float64Array(n).fill(7) })!
+  const even = scatterOf({ units: Array<number>(n).fill(9), days: Array<number>(n).fill(7) })!
   // no pull of its own, freed of a bias of 1 / n, beside eight weeks of 0.6
   expect(even.pull).toBeCloseTo(((1 / n) * n + 0.6 * 8) / (n + 8), 9)
   expect(even.variance).toBeCloseTo(0, 9)

@@ -112,8 +112,8 @@ test('months against those a year before have Student’s interval, as R’s t.t
 
 test('scatter: none of even weeks, that of a known spread, and none told from too few', () => {
   const weeks = (units: number[]) => ({
-    units: Float64Array.from(units),
-    days: Float64Array.from(units, () => 7),
+    units,
+    days: units.map(() => 7),
   })
   const long = Array.from({ length: 400 }, (_, i) => (i % 2 ? 14_000 : 6000))
   // ±0.4 of the mean, by turns: a variance of 0.16, and no pull forwards

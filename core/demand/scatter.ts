@@ -39,18 +39,17 @@ const usualPull = { pull: 0.6, weeks: 8 }
 export function scatterOf({ units, days }: Weeks, cut = Math.max(0, units.length - lastWeeks)): Scatter | null {
   const first = units.findIndex((u) => u > 0)
   if (first < 0) return null
-  const [off, line] = [
-    offMeans(units, days, stepMeans(units, days, first, cut)),
-    offMeans(units, days, lineMeans(units, days, first)),
-  ]
-  const best = line.squares < off.squares ? line : off
+  const weeks = { units, days }
+  const step = offMeans(weeks, stepMeans(weeks, first, cut))
+  const line = offMeans(weeks, lineMeans(weeks, first))
+  const best = line.squares < step.squares ? line : step
   const { known, worth, counting: noise } = best
   if (known < 8) return null
   // as many weeks as count fully, less the two means
   const freedom = Math.max(1, worth - 2)
   const whole = (best.squares * worth) / freedom
   const variance = Math.max(0, whole - noise)
-  const raw = variance === 0 ? 0 : neighbours(best.off, best.weights) / variance
+  const raw = variance === 0 ? 0 : neighbours(weeks, best.means) / variance
   const found = Math.min(mostPull, Math.max(0, raw + (1 + 4 * raw) / known))
   const pull = (found * known + usualPull.pull * usualPull.weeks) / (known + usualPull.weeks)
   // what the means took away of levels that pull on each other
@@ -67,21 +66,24 @@ export function scatterOf({ units, days }: Weeks, cut = Math.max(0, units.length
 }
 
 /** Units a day by two levels. Shape: one entry a week; NaN before the first sale. */
-function stepMeans(units: Float64Array, days: Float64Array, first: number, cut: number): Float64Array {
-  const means = new Float64Array(units.length).fill(NaN)
-  for (const [from, to] of [
-    [first, Math.max(first, cut)],
-    [Math.max(first, cut), units.length],
-  ] as const) {
-    let [sold, span] = [0, 0]
-    for (let w = from; w < to; w++) [sold, span] = [sold + (units[w] as number), span + (days[w] as number)]
-    if (sold > 0) means.fill(sold / span, from, to)
+function stepMeans({ units, days }: Weeks, first: number, cut: number): number[] {
+  const step = Math.max(first, cut)
+  const [before, after] = [meanOf(units, days, first, step), meanOf(units, days, step, units.length)]
+  return units.map((_, w) => (w < first ? NaN : w < step ? before : after))
+}
+
+/** Units a day of some weeks; NaN where nothing is sold in them. */
+function meanOf(units: readonly number[], days: readonly number[], from: number, to: number): number {
+  let [sold, span] = [0, 0]
+  for (let w = from; w < to; w++) {
+    sold += units[w] as number
+    span += days[w] as number
   }
-  return means
+  return sold > 0 ? sold / span : NaN
 }
 
 /** Units a day by a straight line, fitted with each week's days as its weight; no lower than a tenth of the mean. */
-function lineMeans(units: Float64Array, days: Float64Array, first: number): Float64Array {
+function lineMeans({ units, days }: Weeks, first: number): number[] {
   let [n, t, y, tt, ty] = [0, 0, 0, 0, 0]
   for (let w = first; w < units.length; w++) {
     const [d, u] = [days[w] as number, units[w] as number]
@@ -98,43 +100,38 @@ function lineMeans(units: Float64Array, days: Float64Array, first: number): Floa
   return units.map((_, w) => (w < first ? NaN : Math.max(mean / 10, mean + slope * (w - middle))))
 }
 
+/** How far a week is off its mean, as a share of that; NaN where either is not known. */
+function offOf({ units, days }: Weeks, means: readonly number[], w: number): number {
+  const d = days[w] as number
+  return d === 0 ? NaN : (units[w] as number) / d / (means[w] as number) - 1
+}
+
 /**
  * How far weeks lie off their means, as shares of those; and what counting alone makes of that. Each counts by its mean: of weeks in which
  * next to nothing is expected a single sale is many times that.
  */
-function offMeans(units: Float64Array, days: Float64Array, means: Float64Array) {
-  const off = new Float64Array(units.length).fill(NaN)
-  const weights = new Float64Array(units.length)
+function offMeans(weeks: Weeks, means: readonly number[]) {
   let [known, total, counting, squares, weightSquares] = [0, 0, 0, 0, 0]
-  for (let w = 0; w < off.length; w++) {
-    const [d, mean] = [days[w] as number, means[w] as number]
-    if (d === 0 || mean !== mean) continue
-    const share = (units[w] as number) / d / mean - 1
-    off[w] = share
-    weights[w] = mean
+  for (let w = 0; w < means.length; w++) {
+    const off = offOf(weeks, means, w)
+    if (off !== off) continue
+    const mean = means[w] as number
     known++
     total += mean
     weightSquares += mean ** 2
-    squares += mean * share ** 2
-    counting += 1 / d
+    squares += mean * off ** 2
+    counting += 1 / (weeks.days[w] as number)
   }
-  return {
-    off,
-    weights,
-    known,
-    worth: total ** 2 / weightSquares,
-    counting: counting / total,
-    squares: squares / total,
-  }
+  return { means, known, worth: total ** 2 / weightSquares, counting: counting / total, squares: squares / total }
 }
 
 /** Mean product of neighbouring weeks, each pair by the mean of its weights. */
-function neighbours(off: Float64Array, weights: Float64Array): number {
+function neighbours(weeks: Weeks, means: readonly number[]): number {
   let [sum, total] = [0, 0]
-  for (let w = 1; w < off.length; w++) {
-    const product = (off[w] as number) * (off[w - 1] as number)
+  for (let w = 1; w < means.length; w++) {
+    const product = offOf(weeks, means, w) * offOf(weeks, means, w - 1)
     if (product !== product) continue
-    const weight = ((weights[w] as number) + (weights[w - 1] as number)) / 2
+    const weight = ((means[w] as number) + (means[w - 1] as number)) / 2
     sum += weight * product
     total += weight
   }

@@ -49,7 +49,7 @@ function factorOf(n: number, correlation: (lag: number) => number): number {
 }
 
 /** Correlation of values with those so many places later, as R's `acf`; 0 where all are alike. */
-function correlations(values: Float64Array): (lag: number) => number {
+function correlations(values: readonly number[]): (lag: number) => number {
   const n = values.length
   const mean = values.reduce((a, b) => a + b, 0) / n
   let all = 0

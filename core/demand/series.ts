@@ -80,10 +80,10 @@ function toWeeks(series: UnitSeries): UnitSeries {
 }
 
 /** Means of whole weeks, newest last, of log(1 + units a day): the form in which trends are judged. Gaps are left out of a week's mean. */
-export function weeklyLogMeans(series: UnitSeries, days: number): Float64Array {
+export function weeklyLogMeans(series: UnitSeries, days: number): number[] {
   const { values, stepDays } = series
   const weeks = Math.floor(days / 7)
-  const means = new Float64Array(weeks).fill(NaN)
+  const means: number[] = []
   const steps = 7 / stepDays
   for (let w = 0; w < weeks; w++) {
     const to = values.length - (weeks - 1 - w) * steps
@@ -94,7 +94,7 @@ export function weeklyLogMeans(series: UnitSeries, days: number): Float64Array {
       units += v
       known += stepDays
     }
-    if (known > 0) means[w] = Math.log1p(units / known)
+    means.push(known > 0 ? Math.log1p(units / known) : NaN)
   }
   return means
 }

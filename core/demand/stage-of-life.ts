@@ -62,7 +62,7 @@ export function stageOfLife(
   const scattered = scatteredOver(judged, trendWeeks)
   const own = allWeeks(series)
   const yearly = seasonOf(series)
-  const trend = trendOf((season ? allWeeks(judged) : own).subarray(-trendWeeks), scattered.scatter)
+  const trend = trendOf((season ? allWeeks(judged) : own).slice(-trendWeeks), scattered.scatter)
   const pair = sameListings(sales, 28, end)
   const growth = pair.listings === 0 ? unknownGrowth : scattered.growth(pair.later, pair.earlier)
   const seasonless = season && withoutDrift(growth, indexOn(season, end - 14) / indexOn(season, end - 42))
@@ -94,7 +94,7 @@ export function stageOfLife(
   return { stage: judgeStage({ series, rules, end }, facts, judgedBy), ...facts }
 }
 
-function levelChangeOf(series: UnitSeries, weeks: Float64Array): number | null {
+function levelChangeOf(series: UnitSeries, weeks: readonly number[]): number | null {
   const change = changeOf(series, weeks)
   return change === null || change.before === 0 ? null : change.after / change.before - 1
 }

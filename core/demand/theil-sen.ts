@@ -21,18 +21,17 @@ export function theilSenSlope(values: ArrayLike<number>): number | null {
 }
 
 function knownPoints(values: ArrayLike<number>) {
-  const [t, y] = [new Float64Array(values.length), new Float64Array(values.length)]
-  let n = 0
+  const [t, y]: [number[], number[]] = [[], []]
   for (let i = 0; i < values.length; i++) {
     const v = values[i] as number
     if (v !== v) continue
-    t[n] = i
-    y[n++] = v
+    t.push(i)
+    y.push(v)
   }
-  return { t: t.subarray(0, n), y: y.subarray(0, n) }
+  return { t, y }
 }
 
-function ofAllPairs(t: Float64Array, y: Float64Array): number {
+function ofAllPairs(t: readonly number[], y: readonly number[]): number {
   const slopes = new Array<number>((y.length * (y.length - 1)) / 2)
   let pair = 0
   for (let i = 0; i < y.length; i++)

@@ -19,7 +19,7 @@ export interface Trend {
  *
  * @param weeks in order of time; NaN is a gap and left out
  */
-export function trendOf(weeks: Float64Array, scatter: Scatter): Trend {
+export function trendOf(weeks: ArrayLike<number>, scatter: Scatter): Trend {
   const test = mannKendall(weeks)
   const slope = theilSenSlope(weeks)
   if (!test) return { slope, p: null }
