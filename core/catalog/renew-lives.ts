@@ -17,11 +17,19 @@ export async function renewLives(
   for (const [done, item] of fresh.entries()) {
     if (done % 500 === 0) await onProgress(done / fresh.length)
     const places = listingsOf({ starts, members }, item)
-    const named = places.map((l) => textAt(category, l)).find((c) => c !== null) ?? null
-    life.add(
-      places.flatMap((l) => seriesAt(sales, l) ?? []),
-      named === null ? null : (seasons.get(named) ?? null),
-    )
+    const series = places.flatMap((l) => seriesAt(sales, l) ?? [])
+    // only of what has a course the category is looked up: most of a million items have none
+    const named = series.length === 0 ? null : firstOf(places, (l) => textAt(category, l))
+    life.add(series, named === null ? null : (seasons.get(named) ?? null))
   }
   return gatherRows(before.life, sameAs, life.finish())
+}
+
+/** What the first place says that says anything. */
+function firstOf(places: readonly number[], said: (place: number) => string | null): string | null {
+  for (const place of places) {
+    const text = said(place)
+    if (text !== null) return text
+  }
+  return null
 }

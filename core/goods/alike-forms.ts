@@ -12,7 +12,7 @@ export interface PairSearch {
 
 /** A form's words from the rarest on, and what they weigh together. */
 interface Ranked {
-  ids: Int32Array
+  ids: readonly number[]
   total: number
 }
 
@@ -116,12 +116,26 @@ export class AlikeForms {
   }
 
   #ranked(form: number): Ranked {
-    const { starts, wordIds, counts } = this.#forms
-    const ids = wordIds.slice(starts[form], starts[form + 1])
-    ids.sort((a, b) => (counts[a] as number) - (counts[b] as number) || a - b)
+    const { starts, wordIds } = this.#forms
+    const ids: number[] = []
+    const end = starts[form + 1] as number
+    for (let i = starts[form] as number; i < end; i++) {
+      const id = wordIds[i] as number
+      // by insertion, which is quickest for so few
+      let at = ids.length
+      for (; at > 0 && this.#isRarer(id, ids[at - 1] as number); at--) ids[at] = ids[at - 1] as number
+      ids[at] = id
+    }
     let total = 0
     for (const id of ids) total += this.#weights[id] as number
     return { ids, total }
+  }
+
+  /** The order of words: the rarer first, of equals the lower number. */
+  #isRarer(a: number, b: number): boolean {
+    const { counts } = this.#forms
+    const less = (counts[a] as number) - (counts[b] as number)
+    return less < 0 || (less === 0 && a < b)
   }
 
   /** How many of the first words must hold one that any form shares with which it has this share of its own weight in common. */
@@ -133,7 +147,6 @@ export class AlikeForms {
 
   #areAlike(a: Ranked, b: Ranked, least: number): boolean {
     if (Math.min(a.total, b.total) < least * Math.max(a.total, b.total) - 1e-9) return false
-    const { counts } = this.#forms
     const weights = this.#weights
     // what must be shared, and what may be missed of a before it cannot be reached
     let missable = a.total - (least / (1 + least)) * (a.total + b.total) + 1e-9
@@ -144,7 +157,7 @@ export class AlikeForms {
         shared += weights[x] as number
         i++
         j++
-      } else if ((counts[x] as number) - (counts[y] as number) < 0 || (counts[x] === counts[y] && x < y)) {
+      } else if (this.#isRarer(x, y)) {
         missable -= weights[x] as number
         i++
       } else j++

@@ -24,18 +24,18 @@ export function shownByBarcodes(forms: TitleForms, gtins: Int32Array): LessonEvi
 /** Two titles of one barcode that differ in a few words on both sides say the same; one that only says more sets nothing apart. */
 function fromBarcodes(shown: LessonEvidence, gtins: Int32Array): void {
   const { formOf } = shown.forms
-  const formsOfGtin = new Map<number, Set<number>>()
+  const formsOfGtin = new Map<number, number[]>()
   gtins.forEach((gtin, row) => {
     const form = formOf[row] as number
     if (gtin < 0 || form < 0) return
     const known = formsOfGtin.get(gtin)
-    if (!known) formsOfGtin.set(gtin, new Set([form]))
-    else if (known.size < mostForms) known.add(form)
+    if (!known) formsOfGtin.set(gtin, [form])
+    else if (known.length < mostForms && !known.includes(form)) known.push(form)
   })
-  for (const forms of formsOfGtin.values()) {
+  for (const list of formsOfGtin.values()) {
+    if (list.length === 1) continue
     // many listings of one barcode show it once
     const here = new Map<string, { pair: WordPair; example: [number, number] }>()
-    const list = [...forms]
     for (const [i, a] of list.entries())
       for (const b of list.slice(i + 1)) {
         const pair = shown.difference(a, b)

@@ -39,7 +39,7 @@ export class LessonEvidence {
 
   /** The words that either form has alone, the lower first. */
   difference(a: number, b: number): WordPair {
-    const [first, second] = alone(this.wordsOf(a), this.wordsOf(b))
+    const [first, second] = alone(this.forms, a, b)
     const isInOrder = second.length === 0 || (first.length > 0 && (first[0] as number) < (second[0] as number))
     return isInOrder ? { these: first, those: second } : { these: second, those: first }
   }
@@ -99,12 +99,14 @@ export class LessonEvidence {
   }
 }
 
-/** What either of two ascending lists has alone. */
-function alone(x: Int32Array, y: Int32Array): [number[], number[]] {
+/** The words that either of two forms has alone. */
+function alone({ starts, wordIds }: TitleForms, x: number, y: number): [number[], number[]] {
   const [first, second]: [number[], number[]] = [[], []]
-  let [i, j] = [0, 0]
-  while (i < x.length || j < y.length) {
-    const [a, b] = [x[i] ?? Infinity, y[j] ?? Infinity]
+  let [i, j] = [starts[x] as number, starts[y] as number]
+  const [endOfX, endOfY] = [starts[x + 1] as number, starts[y + 1] as number]
+  while (i < endOfX || j < endOfY) {
+    const a = i < endOfX ? (wordIds[i] as number) : Infinity
+    const b = j < endOfY ? (wordIds[j] as number) : Infinity
     if (a < b) first.push(a)
     else if (b < a) second.push(b)
     if (a <= b) i++

@@ -22,10 +22,15 @@ export function* taughtPairs(
   const same = lessons.filter((l) => l.says === 'same')
   if (same.length === 0) return
   const list = [...among]
-  const formsWith = formsByWord(forms, list, same)
+  const exchanges = same.map((lesson) => fromTheRarer(lesson, forms.counts))
+  const formsWith = formsByWord(
+    forms,
+    list,
+    exchanges.map(({ rarest }) => rarest),
+  )
   const bySum = new FormsBySum(forms, list)
-  for (const exchange of same.map((lesson) => fromTheRarer(lesson, formsWith)))
-    for (const at of rarest(exchange.from, formsWith)) {
+  for (const exchange of exchanges)
+    for (const at of formsWith.get(exchange.rarest) ?? []) {
       const form = list[at] as number
       const other = bySum.saidOtherwise(at, exchange)
       if (other !== null) yield form < other ? [form, other] : [other, form]
@@ -65,30 +70,37 @@ function exchangesByWord(lessons: readonly WordPair[]): Map<number, Exchange[]> 
   return byWord
 }
 
-type FormsByWord = readonly (readonly number[] | undefined)[]
-
-/** Word of a lesson → the places in a list of forms that have it. */
-function formsByWord(forms: TitleForms, list: readonly number[], lessons: readonly WordPair[]): FormsByWord {
-  const formsWith = new Array<number[] | undefined>(forms.words.length)
-  for (const { these, those } of lessons) for (const word of [...these, ...those]) formsWith[word] ??= []
+/** Word → the places in a list of forms that have it. */
+function formsByWord(
+  { starts, wordIds, words }: TitleForms,
+  list: readonly number[],
+  wanted: readonly number[],
+): ReadonlyMap<number, readonly number[]> {
+  const formsWith = new Map(wanted.map((word): [number, number[]] => [word, []]))
+  const isWanted = new Uint8Array(words.length)
+  for (const word of wanted) isWanted[word] = 1
   list.forEach((form, at) => {
-    for (const word of wordsOfForm(forms, form)) formsWith[word]?.push(at)
+    // without a view for each of a million forms
+    const end = starts[form + 1] as number
+    for (let i = starts[form] as number; i < end; i++) {
+      const word = wordIds[i] as number
+      if (isWanted[word] === 1) formsWith.get(word)?.push(at)
+    }
   })
   return formsWith
 }
 
 /** Each pair has one side of a lesson in one form and the other in the other: the forms with the rarer side are enough to go through. */
-function fromTheRarer({ these, those }: WordPair, formsWith: FormsByWord): Exchange {
-  return rarest(these, formsWith).length <= rarest(those, formsWith).length
-    ? { from: these, to: those }
-    : { from: those, to: these }
+function fromTheRarer({ these, those }: WordPair, counts: Int32Array): Exchange & { rarest: number } {
+  const [one, other] = [rarestOf(these, counts), rarestOf(those, counts)]
+  return (counts[one] as number) <= (counts[other] as number)
+    ? { from: these, to: those, rarest: one }
+    : { from: those, to: these, rarest: other }
 }
 
-/** Of the words of a side those forms that have the rarest one. */
-function rarest(side: readonly number[], formsWith: FormsByWord): readonly number[] {
-  return side
-    .map((word) => formsWith[word] as readonly number[])
-    .reduce((few, list) => (list.length < few.length ? list : few))
+/** The word of a side that the fewest forms have. */
+function rarestOf(side: readonly number[], counts: Int32Array): number {
+  return side.reduce((rarest, word) => ((counts[word] as number) < (counts[rarest] as number) ? word : rarest))
 }
 
 /** Forms of a list by the sum of their words, found by open addressing; forms of one sum are looked at before they are taken for the same. */
@@ -126,8 +138,7 @@ class FormsBySum {
     const form = this.#list[at] as number
     if (!exchange.from.every((id) => has(this.#forms, form, id))) return null
     const other = this.#after(at, exchange)
-    const words = other === null ? [] : exchanged(wordsOfForm(this.#forms, form), exchange)
-    return other !== null && isAlike(this.#forms, form, other, words) ? other : null
+    return other !== null && isExchanged(this.#forms, form, other, exchange) ? other : null
   }
 
   /** A form of the sum that one's words would have after an exchange. */
@@ -149,11 +160,23 @@ function has({ wordIds, starts }: TitleForms, form: number, word: number): boole
   return false
 }
 
-/** Whether a form has the figures of one and these words. */
-function isAlike(forms: TitleForms, one: number, other: number, words: readonly number[]): boolean {
-  const its = wordsOfForm(forms, other)
-  const isOfOneSize = forms.figuresOf[one] === forms.figuresOf[other] && its.length === words.length
-  return isOfOneSize && words.every((id, i) => id === its[i])
+/** Whether a form has the figures of one, and its words after an exchange: all that are kept, all that come, and no more. */
+function isExchanged(forms: TitleForms, one: number, other: number, { from, to }: Exchange): boolean {
+  const { starts, wordIds, figuresOf } = forms
+  if (figuresOf[one] !== figuresOf[other]) return false
+  let words = 0
+  const end = starts[one + 1] as number
+  for (let i = starts[one] as number; i < end; i++) {
+    const word = wordIds[i] as number
+    if (from.includes(word)) continue
+    if (!has(forms, other, word)) return false
+    words++
+  }
+  for (const word of to) {
+    if (!has(forms, other, word)) return false
+    if (from.includes(word) || !has(forms, one, word)) words++
+  }
+  return words === (starts[other + 1] as number) - (starts[other] as number)
 }
 
 /** @returns ascending */
