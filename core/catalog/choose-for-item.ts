@@ -16,7 +16,7 @@ type InputsFor = (market: string, offer: OfferMatch | null, bought: number) => C
 
 /** Chooses among the offers of the same goods by the seller's rules of supply, or as the seller said. */
 export function chooseForItem(
-  item: Item,
+  item: Pick<Item, 'key' | 'kind' | 'markets' | 'offers' | 'pack'>,
   { rules, corrections }: { rules: SellerRules; corrections: Corrections },
   inputsFor: InputsFor,
 ): ChosenForItem {
@@ -51,6 +51,6 @@ export function chooseForItem(
 }
 
 /** Another pack that is not counted yet cannot be reckoned with: a piece of it would cost whatever the titles do not say. */
-function isSame({ verdict, judged }: OfferMatch, { pack }: Item, bought: number): boolean {
+function isSame({ verdict, judged }: OfferMatch, { pack }: Pick<Item, 'pack'>, bought: number): boolean {
   return verdict === 'same' && (judged !== 'pack' || bought !== pack)
 }

@@ -4,20 +4,41 @@ export function clearestTitle(titles: readonly string[]): string {
   if (others.every((t) => t === first)) return first
   const calm = titles.filter((t) => t !== t.toUpperCase())
   const list = calm.length > 0 ? calm : titles
-  const split = list.map((t) => new Set(t.toLowerCase().match(/[\p{L}\p{N}]+/gu)))
-  const counts = new Map<string, number>()
-  for (const words of split) for (const w of words) counts.set(w, (counts.get(w) ?? 0) + 1)
+  const words = wordsOf(list)
   let [best, most] = ['', -1]
   list.forEach((title, i) => {
-    const typical = meanOf(split[i] as Set<string>, counts)
+    const typical = meanOf(words[i] as Word[])
     const isBetter = typical > most + 1e-9 || (typical > most - 1e-9 && title.length < best.length)
     if (isBetter) [best, most] = [title, typical]
   })
   return best
 }
 
-function meanOf(words: ReadonlySet<string>, counts: ReadonlyMap<string, number>): number {
+/** How many of the titles have a word, and the last of them that does. */
+interface Word {
+  titles: number
+  last: number
+}
+
+/** The words of each title, each once. */
+function wordsOf(titles: readonly string[]): Word[][] {
+  const met = new Map<string, Word>()
+  return titles.map((title, i) => {
+    const words: Word[] = []
+    for (const text of title.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []) {
+      let word = met.get(text)
+      if (!word) met.set(text, (word = { titles: 0, last: -1 }))
+      if (word.last === i) continue
+      word.titles++
+      word.last = i
+      words.push(word)
+    }
+    return words
+  })
+}
+
+function meanOf(words: readonly Word[]): number {
   let sum = 0
-  for (const w of words) sum += counts.get(w) ?? 0
-  return words.size === 0 ? 0 : sum / words.size
+  for (const word of words) sum += word.titles
+  return words.length === 0 ? 0 : sum / words.length
 }

@@ -2,11 +2,12 @@ import { addSeries, wilsonInterval, type StageOfLife, type UnitSeries } from '..
 import { findPackCount } from '../goods'
 import { roomOf } from '../room'
 import { nothingChosen } from '../supply'
+import { firstSaid } from './first-said'
 import { worstGrade } from './grade'
 import type { Item, MemberListing } from './item'
 import type { Reach } from './item-reach'
 import { toHome } from './home-amount'
-import type { Listing } from './listing'
+import { listingKey, type Listing } from './listing'
 import { clearestTitle } from './clearest-title'
 import { webAddress } from './listing-address'
 import { goodsKind, type SellerRules } from './rules'
@@ -32,18 +33,22 @@ interface Context {
 
 /** Listings of the same goods as one item, not priced yet: no offers, no profit, no Worth. */
 export function describeItem(known: readonly KnownListing[], { windowEnds, life, reach, rules }: Context): Item {
-  const endOf = (l: Listing) => windowEnds[l.market] ?? l.capturedOn
   const group = known.map((k) => k.listing)
-  const rows = known.map((k) => memberOf(k, endOf(k.listing), rules))
+  const ends = group.map((l) => windowEnds[l.market] ?? l.capturedOn)
+  const rows = known.map((k, i) => memberOf(k, ends[i] as number, rules))
   const stated = statedBy(group)
   // named one by one: a second spread would make a million items a shape of their own each
-  const { key, title, kind, pack, packFrom } = identityOf(group)
+  const { key, title, kind, pack, packFrom } = namedBy(
+    group,
+    rows.map((r) => r.title),
+  )
   const withUnits = rows.filter((r) => r.units !== null)
   const units = withUnits.length === 0 ? null : unitsOf(withUnits)
   // Whether a listing sold at all is known of published figures alone: an estimate is never nought.
   const counted = withUnits.filter((r) => r.unpublished === null)
-  const prices = rows.flatMap((r) => r.priceE4 ?? [])
-  const series = addSeries(rows.flatMap((r) => r.series ?? []))
+  const prices = stating(rows.map((r) => r.priceE4))
+  const series = addSeries(stating(rows.map((r) => r.series)))
+  const bySeller = salesBySeller(rows)
   const earning = withUnits.filter((r) => r.priceE4 !== null)
   return {
     key,
@@ -56,12 +61,12 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
     creators: stated.creators ?? reach.clipCreators,
     listings: rows,
     markets: [...new Set(rows.map((r) => r.market))].sort(),
-    sellers: new Set(rows.map((r) => `${r.market}/${r.store ?? r.key}`)).size,
+    sellers: bySeller.length,
     priceLowE4: prices.length ? Math.min(...prices) : null,
     priceHighE4: prices.length ? Math.max(...prices) : null,
-    windowEnd: Math.max(...group.map(endOf)),
+    windowEnd: Math.max(...ends),
     units,
-    unitsGrade: withUnits.length ? worstGrade(withUnits.map((r) => r.grade as NonNullable<typeof r.grade>)) : null,
+    unitsGrade: withUnits.length ? worstGrade(stating(withUnits.map((r) => r.grade))) : null,
     unitsKnown: counted.length,
     revenueE4: earning.length
       ? earning.reduce((sum, r) => sum + Math.round((r.units as number) * (r.priceE4 as number)), 0)
@@ -73,7 +78,7 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
     series,
     life,
     stage: life?.stage ?? 'Unclear',
-    room: roomOf(salesBySeller(rows)),
+    room: roomOf(bySeller),
     offers: [],
     offer: null,
     choice: nothingChosen,
@@ -85,27 +90,41 @@ export function describeItem(known: readonly KnownListing[], { windowEnds, life,
   }
 }
 
+/** Those of some values that are known. */
+const stating = <V>(values: readonly (V | null)[]): V[] => values.filter((v) => v !== null)
+
 /** What an item is, by all of its listings: whatever figures are of a part of them, it stays. */
 export function identityOf(
   listings: readonly Listing[],
 ): Pick<Item, 'key' | 'title' | 'kind' | 'gtin' | 'brand' | 'picture' | 'pack' | 'packFrom'> {
-  const first = <V>(of: (l: Listing) => V | null) => listings.map(of).find((v) => v !== null) ?? null
-  const title = clearestTitle(listings.map((l) => l.title ?? l.id))
+  return {
+    ...namedBy(listings, listings.map(titleOf)),
+    gtin: firstSaid(listings, (l) => l.gtin),
+    brand: firstSaid(listings, (l) => l.brand),
+    picture: firstSaid(listings, (l) => l.picture),
+  }
+}
+
+/** What an item is called, and what that says of it. @param titles of its listings, which are read once */
+function namedBy(
+  listings: readonly Listing[],
+  titles: readonly string[],
+): Pick<Item, 'key' | 'title' | 'kind' | 'pack' | 'packFrom'> {
+  const title = clearestTitle(titles)
   const pack = findPackCount(title)
   return {
     key: (listings[0] as Listing).key,
     title,
-    kind: goodsKind(first((l) => l.kind)),
-    gtin: first((l) => l.gtin),
-    brand: first((l) => l.brand),
-    picture: first((l) => l.picture),
+    kind: goodsKind(firstSaid(listings, (l) => l.kind)),
     pack: pack?.count ?? 1,
     packFrom: pack?.from ?? null,
   }
 }
 
+const titleOf = (l: Listing): string => l.title ?? l.id
+
 function unitsOf(rows: readonly MemberListing[]): number {
-  return rows.flatMap((r) => r.units ?? []).reduce((a, b) => a + b, 0)
+  return rows.reduce((sum, r) => sum + (r.units ?? 0), 0)
 }
 
 function memberOf({ listing: l, series, unpublished }: KnownListing, end: number, rules: SellerRules): MemberListing {
@@ -113,11 +132,12 @@ function memberOf({ listing: l, series, unpublished }: KnownListing, end: number
   const known = unitsInWindow(l, series, end)
   const priceE4 = home(l.price)
   const deliveryE4 = home(l.delivery)
+  const { market, id } = l
   return {
-    key: l.key,
-    market: l.market,
-    id: l.id,
-    title: l.title ?? l.id,
+    key: listingKey(market, id),
+    market,
+    id,
+    title: l.title ?? id,
     gtin: l.gtin,
     store: l.store,
     priceE4,

@@ -94,12 +94,8 @@ export class ItemMaker {
   /** @param every with all offers that are alike; else only those that are the same goods, which is all that prices need */
   at(item: number, every = true): Item {
     const described = this.#described(item)
-    return priceItem(
-      { ...described, offers: this.#offersFor(described, every) },
-      this.rules,
-      this.corrections,
-      this.#costs,
-    )
+    described.offers = this.#offersFor(described, every)
+    return priceItem(described, this.rules, this.corrections, this.#costs)
   }
 
   /** What an item is called; much less work than all of it. */

@@ -22,11 +22,12 @@ export function priceItem(
   corrections: Corrections,
   shared: SharedCosts = new Map(),
 ): Item {
-  const pack = corrections.packs[item.key] ?? item.pack
-  const packFrom = corrections.packs[item.key] === undefined ? item.packFrom : 'set by you'
-  const inputsFor = costing({ key: item.key, kind: item.kind, pack }, { rules, corrections, shared })
-  const chosen = chooseForItem({ ...item, pack }, { rules, corrections }, inputsFor)
-  const profits = item.markets.flatMap((market): MarketProfit[] => {
+  const { key, kind, markets, offers } = item
+  const pack = corrections.packs[key] ?? item.pack
+  const packFrom = corrections.packs[key] === undefined ? item.packFrom : 'set by you'
+  const inputsFor = costing({ key, kind, pack }, { rules, corrections, shared })
+  const chosen = chooseForItem({ key, kind, markets, offers, pack }, { rules, corrections }, inputsFor)
+  const profits = markets.flatMap((market): MarketProfit[] => {
     const lowest = lowestAskedOn(item, market)
     if (lowest === null) return []
     const { lowestE4, isDelivered } = lowest
@@ -39,16 +40,17 @@ export function priceItem(
         isDelivered,
         profitE4,
         margin: ratioOf(profitE4, netRevenueE4),
-        assumed: assumptionsOf({ ...item, packFrom, offer: chosen.offer }, market, { rules, corrections }),
+        assumed: assumptionsOf({ key, kind, packFrom, offer: chosen.offer }, market, { rules, corrections }),
       },
     ]
   })
   const [best = null] = profits
     .filter((p): p is MarketProfit & { profitE4: number } => p.profitE4 !== null)
     .sort((a, b) => b.profitE4 - a.profitE4)
-  const priced: Item = {
+  // one spread: of items with so many figures each takes as long as all that is worked out of them
+  return {
     ...item,
-    clearing: corrections.cleared[item.key] ? 'allowed' : (item.reach.clearing ?? 'unknown'),
+    clearing: corrections.cleared[key] ? 'allowed' : (item.reach.clearing ?? 'unknown'),
     pack,
     packFrom,
     offer: chosen.offer,
@@ -57,8 +59,8 @@ export function priceItem(
     landedE4: chosen.landedE4,
     profits,
     best,
+    worth: worthOf(measuresOf(item, best), rules.worth),
   }
-  return { ...priced, worth: worthOf(measuresOf(priced), rules.worth) }
 }
 
 /** The lowest delivered price on a market, or the lowest price where nobody there states delivery; null where no listing there has a price. */
@@ -71,10 +73,10 @@ export function lowestAskedOn(item: Item, market: string): { lowestE4: number; i
 export const lowestOn = (item: Item, market: string): number | null => lowestAskedOn(item, market)?.lowestE4 ?? null
 
 /** What Worth looks at. */
-function measuresOf(item: Item): Record<string, number | null> {
+function measuresOf(item: Item, best: MarketProfit | null): Record<string, number | null> {
   return {
-    profit: item.best?.profitE4 == null ? null : item.best.profitE4 / 10_000,
-    margin: item.best?.margin ?? null,
+    profit: best?.profitE4 == null ? null : best.profitE4 / 10_000,
+    margin: best?.margin ?? null,
     sellThroughLow: item.sellThrough?.low ?? null,
     unitsPerListing: item.unitsPerListing,
     growth: item.life?.growth ?? null,

@@ -1,5 +1,6 @@
 import { gatherRows, textAt, textColumn, type Table } from '../tables'
 import type { Catalog } from './catalog'
+import { firstSaid } from './first-said'
 import { LifeTable } from './life-table'
 import { listingsOf } from './members'
 import { seriesAt } from './sales-block'
@@ -19,17 +20,8 @@ export async function renewLives(
     const places = listingsOf({ starts, members }, item)
     const series = places.flatMap((l) => seriesAt(sales, l) ?? [])
     // only of what has a course the category is looked up: most of a million items have none
-    const named = series.length === 0 ? null : firstOf(places, (l) => textAt(category, l))
+    const named = series.length === 0 ? null : firstSaid(places, (l) => textAt(category, l))
     life.add(series, named === null ? null : (seasons.get(named) ?? null))
   }
   return gatherRows(before.life, sameAs, life.finish())
-}
-
-/** What the first place says that says anything. */
-function firstOf(places: readonly number[], said: (place: number) => string | null): string | null {
-  for (const place of places) {
-    const text = said(place)
-    if (text !== null) return text
-  }
-  return null
 }

@@ -1,4 +1,5 @@
 import type { ItemUse } from '../records'
+import { firstSaid } from './first-said'
 import type { Listing } from './listing'
 import { itemFields, type StatedValues } from './listing-fields'
 
@@ -15,7 +16,7 @@ export function statedBy(listings: readonly Listing[]): StatedValues {
 type Value = string | number | null
 
 function summed({ as, weight }: ItemUse, listings: readonly Listing[], of: (l: Listing) => Value) {
-  if (as === 'first') return listings.map(of).find((v) => v !== null) ?? null
+  if (as === 'first') return firstSaid(listings, of)
   if (as === 'words') return words(listings.map(of))
   let [figure, weights]: [number | null, number] = [null, 0]
   for (const listing of listings) {

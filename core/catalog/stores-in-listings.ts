@@ -10,6 +10,7 @@ import {
   type Table,
   type TextColumn,
 } from '../tables'
+import { firstSaid } from './first-said'
 import { isFigure, listingFields } from './listing-fields'
 
 /** Where a listing does not say what its store's own record does (since when it trades, where it is), the list of stores says it. */
@@ -46,18 +47,9 @@ function placesInStores(listings: Table, lists: readonly Capture[]): StoreRows {
   return (listing) => places.get(key(market, store, listing)) ?? []
 }
 
-/** What the newest row says that says anything. */
-function firstSaid<T>(rows: ReturnType<StoreRows>, said: (table: Table, row: number) => T | null): T | null {
-  for (const { table, row } of rows) {
-    const value = said(table, row)
-    if (value !== null) return value
-  }
-  return null
-}
-
 function fillFigures(known: Float64Array, storeOf: StoreRows, name: string): Column {
   const values = known.map((value, listing) =>
-    Number.isNaN(value) ? (firstSaid(storeOf(listing), (table, row) => numberIn(table, name, row)) ?? NaN) : value,
+    Number.isNaN(value) ? (firstSaid(storeOf(listing), ({ table, row }) => numberIn(table, name, row)) ?? NaN) : value,
   )
   return { type: 'number', values }
 }
@@ -66,7 +58,7 @@ function fillTexts(known: TextColumn, storeOf: StoreRows, name: string): Column 
   const dictionary = new Dictionary(known.words)
   const codes = known.codes.map((code, listing) => {
     if (code >= 0) return code
-    const word = firstSaid(storeOf(listing), (table, row) => textIn(table, name, row))
+    const word = firstSaid(storeOf(listing), ({ table, row }) => textIn(table, name, row))
     return word === null ? -1 : dictionary.code(word)
   })
   return { type: 'text', codes, words: dictionary.words }
