@@ -37,22 +37,29 @@ export function* taughtPairs(
     }
 }
 
-/** Those of the pairs that have one of some forms, which are few beside all. */
+/** the share of all forms from which on it is quicker to go through every lesson than through each form's words */
+const many = 1 / 16
+
+/** Those of the pairs that have one of some forms. */
 export function* taughtPairsOf(
   forms: TitleForms,
   lessons: readonly WordLesson[],
-  few: ReadonlySet<number>,
+  some: ReadonlySet<number>,
 ): Generator<[number, number]> {
   const same = lessons.filter((l) => l.says === 'same')
-  if (same.length === 0 || few.size === 0) return
+  if (same.length === 0 || some.size === 0) return
+  if (some.size > many * forms.figuresOf.length) {
+    for (const pair of taughtPairs(forms, same)) if (pair.some((form) => some.has(form))) yield pair
+    return
+  }
   const bySum = new FormsBySum(forms, [...forms.figuresOf.keys()])
   const exchanges = exchangesByWord(same)
-  for (const form of few)
+  for (const form of some)
     for (const word of wordsOfForm(forms, form))
       for (const exchange of exchanges.get(word) ?? []) {
         const other = bySum.saidOtherwise(form, exchange)
         // of two of them each would tell the pair
-        if (other !== null && !(few.has(other) && other < form)) yield form < other ? [form, other] : [other, form]
+        if (other !== null && !(some.has(other) && other < form)) yield form < other ? [form, other] : [other, form]
       }
 }
 

@@ -173,7 +173,9 @@ export class EngineState {
     const others = await this.#othersOf(load)
     if (come.length + gone.length === 0)
       return rejoinCatalog(before.catalog, settled.corrections, { ...work, others, index: () => before.index() })
-    if (isSaidAnew) return builtAnew(await this.#read.of(load.db, ledger), settled.corrections, work)
+    // laid over nothing, all that comes would be looked up one by one
+    if (isSaidAnew || before.count === 0)
+      return builtAnew(await this.#read.of(load.db, ledger), settled.corrections, work)
     return renewCatalog(before.catalog, await this.#gathered(load, come, gone, others), settled.corrections, work)
   }
 
@@ -228,7 +230,7 @@ export class EngineState {
   }
 }
 
-/** A catalog from the beginning, where what came in and what was said changed at once: no item is taken for one of before. */
+/** A catalog from the beginning, where what came in and what was said changed at once, or nothing stood: no item is taken for one of before. */
 async function builtAnew(
   captures: readonly Capture[],
   corrections: Corrections,
