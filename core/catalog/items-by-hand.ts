@@ -42,10 +42,11 @@ function setApart(groupOf: Int32Array, apart: ReadonlySet<number>, of: () => Joi
   if (touched.size === 0) return itemOf
   const members = new Map<number, number[]>()
   let next = 0
-  groupOf.forEach((group, listing) => {
+  for (let listing = 0; listing < groupOf.length; listing++) {
+    const group = groupOf[listing] as number
     if (group >= next) next = group + 1
     if (touched.has(group)) addTo(members, group, listing)
-  })
+  }
   for (const listings of members.values()) {
     const parts = [
       ...regroup(
@@ -65,13 +66,16 @@ function setApart(groupOf: Int32Array, apart: ReadonlySet<number>, of: () => Joi
 /** The same sets, numbered in order of first appearance. */
 function numbered(sets: Int32Array): Int32Array {
   let most = 0
-  for (const set of sets) most = Math.max(most, set + 1)
+  for (let row = 0; row < sets.length; row++) if ((sets[row] as number) >= most) most = (sets[row] as number) + 1
   const numbers = new Int32Array(most).fill(-1)
+  const found = new Int32Array(sets.length)
   let next = 0
-  return sets.map((set) => {
+  for (let row = 0; row < sets.length; row++) {
+    const set = sets[row] as number
     if ((numbers[set] as number) < 0) numbers[set] = next++
-    return numbers[set] as number
-  })
+    found[row] = numbers[set] as number
+  }
+  return found
 }
 
 export const lazyIndex = (listings: Table): (() => ListingIndex) => {

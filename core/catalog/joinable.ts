@@ -34,15 +34,23 @@ export async function joinableOf(
   return { forms: forms.finish(formOf), ...labelsOf(listings) }
 }
 
+type Labels = Pick<Joinable, 'gtins' | 'brands'>
+/** of listings that were asked for: each saying of the seller asks anew */
+const known = new WeakMap<Table, Labels>()
+
 /** Numbers of barcodes and of brands, whose case does not count; -1 where none is known. */
-export function labelsOf(listings: Table): Pick<Joinable, 'gtins' | 'brands'> {
+export function labelsOf(listings: Table): Labels {
+  const before = known.get(listings)
+  if (before) return before
   const brand = textColumn(listings, 'brand')
   const folded = new Dictionary()
   const codes = Int32Array.from({ length: brand.words.length }, (_, i) =>
     folded.code((brand.words.at(i) ?? '').trim().toLowerCase()),
   )
-  return {
+  const labels = {
     gtins: textColumn(listings, 'gtin').codes,
     brands: brand.codes.map((c) => (c < 0 ? -1 : (codes[c] as number))),
   }
+  known.set(listings, labels)
+  return labels
 }

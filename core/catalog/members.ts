@@ -5,17 +5,16 @@ export type Members = Pick<Catalog, 'starts' | 'members'>
 
 /** Listings by item, in their own order within each (a counting sort). */
 export function membersOf(itemOf: Int32Array): Members {
+  // by their places, not one by one: of a million the seller waits for it
+  const rows = itemOf.length
   let items = 0
-  for (const item of itemOf) items = Math.max(items, item + 1)
+  for (let row = 0; row < rows; row++) if ((itemOf[row] as number) >= items) items = (itemOf[row] as number) + 1
   const starts = new Int32Array(items + 1)
-  for (const item of itemOf) starts[item + 1] = (starts[item + 1] as number) + 1
-  for (let i = 0; i < items; i++) starts[i + 1] = (starts[i + 1] as number) + (starts[i] as number)
+  for (let row = 0; row < rows; row++) starts[(itemOf[row] as number) + 1]!++
+  for (let i = 0; i < items; i++) starts[i + 1]! += starts[i] as number
   const next = starts.slice()
-  const members = new Int32Array(itemOf.length)
-  itemOf.forEach((item, listing) => {
-    members[next[item] as number] = listing
-    next[item] = (next[item] as number) + 1
-  })
+  const members = new Int32Array(rows)
+  for (let row = 0; row < rows; row++) members[next[itemOf[row] as number]!++] = row
   return { starts, members }
 }
 

@@ -21,10 +21,16 @@ export function titleLessons(
 
 type Taught = Pick<Catalog, 'lessons' | 'forms'>
 
+const byNumbers = ({ says, these, those }: WordLesson) => `${says} ${these.join()} ${those.join()}`
+
 /** What is believed now and was not before. */
 export function newInForce(before: Taught, now: Taught): WordLesson[] {
-  const known = new Set(inForce(before.lessons).map((l) => lessonName(l, before.forms.words)))
-  return inForce(now.lessons).filter((l) => !known.has(lessonName(l, now.forms.words)))
+  // by numbers, which are quicker to tell apart, where both number words alike
+  const nameIn = ({ forms }: Taught) =>
+    before.forms === now.forms ? byNumbers : (lesson: WordLesson) => lessonName(lesson, forms.words)
+  const known = new Set(inForce(before.lessons).map(nameIn(before)))
+  const name = nameIn(now)
+  return inForce(now.lessons).filter((l) => !known.has(name(l)))
 }
 
 /** Whether other lessons are believed now than were before. */
