@@ -150,15 +150,15 @@ function storesBySize({ listings, itemOf, items }: Joined): { one: Float64Array;
   /** of each store the items met first, one more than are few */
   const met: number[][] = []
   const [one, few] = [new Float64Array(items).fill(NaN), new Float64Array(items).fill(NaN)]
-  itemOf.forEach((item, l) => {
-    const own = store.codes[l] as number
-    if (own < 0 || item < 0) return
+  for (let l = 0; l < itemOf.length; l++) {
+    const [item, own] = [itemOf[l] as number, store.codes[l] as number]
+    if (own < 0 || item < 0) continue
     const at = own * markets + (market.codes[l] as number) + 1
     if (numbers[at] === -1) numbers[at] = met.push([]) - 1
     const its = met[numbers[at] as number] as number[]
     one[item] = few[item] = 0
     if (its.length <= fewItems && !its.includes(item)) its.push(item)
-  })
+  }
   for (const its of met) {
     if (its.length > fewItems) continue
     for (const item of its) few[item] = (few[item] as number) + 1
