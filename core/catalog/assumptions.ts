@@ -8,16 +8,17 @@ import type { Corrections, SellerRules } from './rules'
 interface Rests {
   rules: SellerRules
   corrections: Corrections
+  /** costs of the item alone, where they were looked up already; null where there are none */
+  own?: Partial<CostInputs> | null
 }
 
 /** What the profit of an item on a market rests on, with the offer it is reckoned with. */
 export function assumptionsOf(
   item: Pick<Item, 'key' | 'kind' | 'packFrom'> & { offer: OfferMatch | null },
   market: string,
-  { rules, corrections }: Rests,
+  { rules, corrections, own = corrections.costs[item.key] ?? null }: Rests,
 ): Assumption[] {
   const { offer, kind } = item
-  const own = corrections.costs[item.key]
   const isBought = kind !== 'digital' && offer !== null && own?.tiers === undefined
   return [
     ...(areFeesAssumed(rules, market) && own?.fees === undefined ? (['fees'] as const) : []),
@@ -27,7 +28,7 @@ export function assumptionsOf(
 }
 
 /** Of an order, or of its weight where freight goes by that. */
-const isDeliveryUnknown = (offer: Offer, rules: SellerRules, own: Partial<CostInputs> | undefined) =>
+const isDeliveryUnknown = (offer: Offer, rules: SellerRules, own: Partial<CostInputs> | null) =>
   (offer.deliveryE4 === null && own?.supplierDeliveryE4 === undefined) ||
   (isWeightMissing(offer, rules) && own?.chargedKg === undefined)
 

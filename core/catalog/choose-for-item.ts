@@ -2,6 +2,7 @@ import { firstOrder, landedCost, type CostInputs } from '../margin'
 import { chooseOffer, nothingChosen, offerChecks, type Candidate, type OfferChoice, type OfferMatch } from '../supply'
 import type { Item } from './item'
 import type { Corrections, SellerRules } from './rules'
+import type { SaidOfItem } from './said-of-items'
 
 /** The offer that an item is reckoned with. */
 export interface ChosenForItem {
@@ -16,15 +17,15 @@ type InputsFor = (market: string, offer: OfferMatch | null, bought: number) => C
 
 /** Chooses among the offers of the same goods by the seller's rules of supply, or as the seller said. */
 export function chooseForItem(
-  item: Pick<Item, 'key' | 'kind' | 'markets' | 'offers' | 'pack'>,
-  { rules, corrections }: { rules: SellerRules; corrections: Corrections },
+  item: Pick<Item, 'kind' | 'markets' | 'offers' | 'pack'>,
+  { rules, corrections, said }: { rules: SellerRules; corrections: Corrections; said: SaidOfItem },
   inputsFor: InputsFor,
 ): ChosenForItem {
   const market = item.markets[0] as string
   const packOf = ({ offer }: OfferMatch) => corrections.packs[offer.key] ?? offer.pack
   const landedBy = (offer: OfferMatch | null, pack: number) => landedCost(inputsFor(market, offer, pack))
-  const said = corrections.offers[item.key]
-  const matches = item.kind === 'digital' || said === '' ? [] : item.offers.filter((m) => isSame(m, item, packOf(m)))
+  const matches =
+    item.kind === 'digital' || said.offer === '' ? [] : item.offers.filter((m) => isSame(m, item, packOf(m)))
   if (matches.length === 0) return { offer: null, choice: nothingChosen, pack: 1, landedE4: landedBy(null, 1) }
   const candidates = matches.map((match): Candidate => {
     const { offer } = match
@@ -44,7 +45,7 @@ export function chooseForItem(
       unknown: named(null),
     }
   })
-  const choice = chooseOffer(candidates, said ?? null)
+  const choice = chooseOffer(candidates, said.offer ?? null)
   const offer = matches.find((m) => m.offer.key === choice.chosen?.key) ?? null
   if (!offer) return { offer, choice, pack: 1, landedE4: landedBy(null, 1) }
   return { offer, choice, pack: packOf(offer), landedE4: choice.chosen?.landedE4 ?? null }

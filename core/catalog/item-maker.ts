@@ -12,6 +12,7 @@ import { areOfferLessonsSame, learnOfOffers, type JudgedTitles, type OfferLesson
 import { listingsOf } from './members'
 import { priceItem, type SharedCosts } from './price-item'
 import type { Corrections, SellerRules } from './rules'
+import { SaidOfItems } from './said-of-items'
 import { seriesAt } from './sales-block'
 import { isTaughtAnew } from './title-lessons'
 import { unpublishedAt } from './unpublished-units'
@@ -27,6 +28,7 @@ export class ItemMaker {
   readonly #offers: OfferFinder
   #index: ListingIndex | null = null
   readonly #costs: SharedCosts = new Map()
+  readonly #said: SaidOfItems
 
   /** what of each item counts; null where all does */
   readonly lens: Lens | null
@@ -44,6 +46,7 @@ export class ItemMaker {
     this.catalog = catalog
     this.rules = rules
     this.corrections = corrections
+    this.#said = new SaidOfItems(corrections)
     this.#reader = new ListingReader(catalog.listings)
     const isAsBefore =
       before !== null &&
@@ -95,7 +98,8 @@ export class ItemMaker {
   at(item: number, every = true): Item {
     const described = this.#described(item)
     described.offers = this.#offersFor(described, every)
-    return priceItem(described, this.rules, this.corrections, this.#costs)
+    const said = this.#said.of(described.key)
+    return priceItem(described, { rules: this.rules, corrections: this.corrections, said }, this.#costs)
   }
 
   /** What an item is called; much less work than all of it. */

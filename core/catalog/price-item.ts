@@ -7,26 +7,31 @@ import { assumptionsOf } from './assumptions'
 import { chooseForItem } from './choose-for-item'
 import { itemCost } from './item-costs'
 import type { Corrections, SellerRules } from './rules'
+import type { SaidOfItem } from './said-of-items'
 
 /** Costs that follow from rules alone, by market, kind and pack: the same for most of a million items. */
 export type SharedCosts = Map<string, CostInputs>
+
+/** What an item is priced by. */
+export interface PricedBy {
+  rules: SellerRules
+  corrections: Corrections
+  /** what the corrections say of it */
+  said: SaidOfItem
+}
 
 /**
  * Costs an item against the offer that the seller's rules choose and says what it earns on each of its markets.
  *
  * @param shared costs that were worked out before, under the same rules; it is added to
  */
-export function priceItem(
-  item: Item,
-  rules: SellerRules,
-  corrections: Corrections,
-  shared: SharedCosts = new Map(),
-): Item {
+export function priceItem(item: Item, by: PricedBy, shared: SharedCosts = new Map()): Item {
   const { key, kind, markets, offers } = item
-  const pack = corrections.packs[key] ?? item.pack
-  const packFrom = corrections.packs[key] === undefined ? item.packFrom : 'set by you'
-  const inputsFor = costing({ key, kind, pack }, { rules, corrections, shared })
-  const chosen = chooseForItem({ key, kind, markets, offers, pack }, { rules, corrections }, inputsFor)
+  const { rules, corrections, said } = by
+  const pack = said.pack ?? item.pack
+  const packFrom = said.pack === undefined ? item.packFrom : 'set by you'
+  const inputsFor = costing({ kind, pack }, { rules, own: said.costs, shared })
+  const chosen = chooseForItem({ kind, markets, offers, pack }, by, inputsFor)
   const profits = markets.flatMap((market): MarketProfit[] => {
     const lowest = lowestAskedOn(item, market)
     if (lowest === null) return []
@@ -40,7 +45,11 @@ export function priceItem(
         isDelivered,
         profitE4,
         margin: ratioOf(profitE4, netRevenueE4),
-        assumed: assumptionsOf({ key, kind, packFrom, offer: chosen.offer }, market, { rules, corrections }),
+        assumed: assumptionsOf({ key, kind, packFrom, offer: chosen.offer }, market, {
+          rules,
+          corrections,
+          own: said.costs ?? null,
+        }),
       },
     ]
   })
@@ -50,7 +59,7 @@ export function priceItem(
   // one spread: of items with so many figures each takes as long as all that is worked out of them
   return {
     ...item,
-    clearing: corrections.cleared[key] ? 'allowed' : (item.reach.clearing ?? 'unknown'),
+    clearing: said.isCleared ? 'allowed' : (item.reach.clearing ?? 'unknown'),
     pack,
     packFrom,
     offer: chosen.offer,
@@ -89,10 +98,9 @@ type InputsFor = (market: string, offer: OfferMatch | null, bought: number) => C
 
 /** The checked costs of an item by market and offer, each worked out once. */
 function costing(
-  item: Pick<Item, 'key' | 'kind' | 'pack'>,
-  { rules, corrections, shared }: { rules: SellerRules; corrections: Corrections; shared: SharedCosts },
+  item: Pick<Item, 'kind' | 'pack'>,
+  { rules, own, shared }: { rules: SellerRules; own: SaidOfItem['costs']; shared: SharedCosts },
 ): InputsFor {
-  const own = corrections.costs[item.key]
   const ownMade: SharedCosts = new Map()
   return (market, offer, bought) => {
     const made = own || offer ? ownMade : shared

@@ -22,6 +22,7 @@ export function lastDayOf(series: UnitSeries): number {
 /** Units in the `days` days that end with `end`. A week counts by the part of it inside the window. */
 export function sumWindow(series: UnitSeries, end: number, days: number): WindowSum {
   const { start, stepDays, values } = series
+  if (stepDays === 1) return sumDays(series, end, days)
   const from = end - days + 1
   let units = 0
   let known = 0
@@ -33,6 +34,20 @@ export function sumWindow(series: UnitSeries, end: number, days: number): Window
     if (inside <= 0 || Number.isNaN(value)) continue
     units += (value * inside) / stepDays
     known += inside
+  }
+  return { units, known, days }
+}
+
+/** The same of days, none of which lies in a window by a part: several windows of half a year are summed for each item. */
+function sumDays({ start, values }: UnitSeries, end: number, days: number): WindowSum {
+  const to = Math.min(values.length, end - start + 1)
+  let units = 0
+  let known = 0
+  for (let i = Math.max(0, end - days + 1 - start); i < to; i++) {
+    const value = values[i] as number
+    if (value !== value) continue
+    units += value
+    known++
   }
   return { units, known, days }
 }
