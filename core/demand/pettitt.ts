@@ -1,3 +1,5 @@
+import { knownPoints } from './known-values'
+
 export interface ChangePoint {
   /** place of the last value before the change, from 1, gaps not counted */
   at: number
@@ -21,7 +23,7 @@ export interface ChangePoint {
  * @returns null with fewer than four values
  */
 export function pettitt(values: ArrayLike<number>): ChangePoint | null {
-  const { places, known } = placesKnown(values)
+  const { places, known } = knownPoints(values)
   const n = known.length
   if (n < 4) return null
   const ranks = middleRanks(known)
@@ -33,18 +35,6 @@ export function pettitt(values: ArrayLike<number>): ChangePoint | null {
   }
   const k = Math.abs(best)
   return { at: bestAt, next: places[bestAt] as number, k, n, p: pettittP(k, n), up: best < 0 }
-}
-
-/** Values that are known, and where they stand. */
-function placesKnown(values: ArrayLike<number>) {
-  const [places, known]: [number[], number[]] = [[], []]
-  for (let i = 0; i < values.length; i++) {
-    const value = values[i] as number
-    if (value !== value) continue
-    places.push(i)
-    known.push(value)
-  }
-  return { places, known }
 }
 
 /** @param factor by how much the variance of a sum is larger than that of values that do not pull on each other */

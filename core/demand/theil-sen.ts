@@ -1,5 +1,6 @@
 import quickselect from 'quickselect'
 import { closingIn, isZero } from './closing-in'
+import { knownPoints } from './known-values'
 
 /** up to here looking at every pair is quicker */
 const fewPoints = 48
@@ -13,22 +14,11 @@ const fewPoints = 48
  * @returns change per step, or null with fewer than two values
  */
 export function theilSenSlope(values: ArrayLike<number>): number | null {
-  const { t, y } = knownPoints(values)
+  const { places: t, known: y } = knownPoints(values)
   if (y.length < 2) return null
   if (y.length <= fewPoints) return ofAllPairs(t, y)
   // Counts often stay as they are: then the median needs no looking for.
   return isZero(y) ? 0 : (closingIn(t, y) ?? ofAllPairs(t, y))
-}
-
-function knownPoints(values: ArrayLike<number>) {
-  const [t, y]: [number[], number[]] = [[], []]
-  for (let i = 0; i < values.length; i++) {
-    const v = values[i] as number
-    if (v !== v) continue
-    t.push(i)
-    y.push(v)
-  }
-  return { t, y }
 }
 
 function ofAllPairs(t: readonly number[], y: readonly number[]): number {
