@@ -70,6 +70,8 @@ test('a brush over the field limits age and views; from a clip to its item, and 
   await page.mouse.up()
   await expect(page.getByRole('button', { name: /^Lift the limit Days old \d+–\d+$/ })).toBeVisible()
   await expect(page.getByRole('button', { name: /^Lift the limit Views/ })).toBeVisible()
+  // the field stays where it is under the pointer
+  expect(await page.locator('.field canvas').boundingBox()).toEqual(field)
   await expect(page.getByText('A limit by views or sales chooses by the outcome')).toBeVisible()
   await page.getByRole('button', { name: 'Lift all limits' }).click()
   await page.getByRole('radiogroup', { name: 'Better by' }).getByText('Took more').click()

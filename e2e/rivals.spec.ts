@@ -42,6 +42,8 @@ test('stores stand by age and sales: the corner, a brush and facets leave some, 
   await page.mouse.up()
   const chip = page.getByTitle(/^Lift the limit Months from/)
   await expect(chip).toBeVisible()
+  // the field stays where it is under the pointer
+  expect(await page.locator('.field canvas').boundingBox()).toEqual(box)
   await expect(status(page)).not.toContainText(new RegExp(`^${all} of`))
   // the spans at the left say the same, and can be typed
   await expect(page.getByRole('textbox', { name: 'Months from' })).not.toHaveValue('')

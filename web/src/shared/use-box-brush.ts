@@ -1,4 +1,4 @@
-import { computed, shallowRef, type ComputedRef } from 'vue'
+import { computed, type ComputedRef } from 'vue'
 import type { Span } from '@sickle/core/engine'
 
 /** What a brush has to know of a field: its area, and what lies where along both axes. */
@@ -34,29 +34,31 @@ interface Box {
 
 /** A brush over a field: what it covers becomes a span along each axis, as it moves. A press beside it lifts it. */
 export function useBoxBrush({ names, shape, at, limits, setLimits, press }: BoxBrush) {
-  const from = shallowRef<readonly [number, number] | null>(null)
+  /** where it began, and what lies there: what lies there stays in it, also where the field gets another size meanwhile */
+  let from: { px: readonly [number, number]; span: { x: number; y: number } } | null = null
   let moved = false
   function begin(event: PointerEvent): void {
-    if (event.button !== 0) return
-    from.value = at(event)
+    const px = at(event)
+    if (event.button !== 0 || !shape.value) return
+    from = { px, span: shape.value.spanAt(...px) }
     moved = false
     ;(event.target as Element).setPointerCapture?.(event.pointerId)
   }
   function move(event: PointerEvent): void {
-    const [start, now] = [from.value, shape.value]
-    if (!start || !now) return
+    const now = shape.value
+    if (!from || !now) return
     const [x, y] = at(event)
-    if (!moved && Math.hypot(x - start[0], y - start[1]) < least) return
+    if (!moved && Math.hypot(x - from.px[0], y - from.px[1]) < least) return
     moved = true
-    const [a, b] = [now.spanAt(...start), now.spanAt(x, y)]
+    const [a, b] = [from.span, now.spanAt(x, y)]
     setLimits({
       [names.x]: [Math.min(a.x, b.x), Math.max(a.x, b.x)],
       [names.y]: [Math.min(a.y, b.y), Math.max(a.y, b.y)],
     })
   }
   function end(event: PointerEvent): void {
-    if (from.value && !moved && !press(event)) setLimits({ [names.x]: null, [names.y]: null })
-    from.value = null
+    if (from && !moved && !press(event)) setLimits({ [names.x]: null, [names.y]: null })
+    from = null
   }
   /** the brush as it lies on the field; null where neither is limited */
   const box: ComputedRef<Box | null> = computed(() => {

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { scaleBand, scaleLinear } from 'd3'
-import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { decimal } from '@/shared/format'
+import { useRoom } from '@/shared/use-room'
 import ChartTable from './ChartTable.vue'
 
 /** Bars of an index by weekday or month: 1 is as usual. What is certain stands out; the rest is pale. */
@@ -13,7 +13,7 @@ const { bars, of } = defineProps<{
 }>()
 const height = 64
 const box = useTemplateRef('box')
-const { width } = useElementSize(box)
+const { width } = useRoom(box)
 const x = computed(() =>
   scaleBand(
     bars.map((b) => b.label),

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import type { UnitSeries } from '@sickle/core/demand'
 import { isoDay } from '@sickle/core/identity'
 import { decimal } from '@/shared/format'
+import { useRoom } from '@/shared/use-room'
 import ChartTable from './ChartTable.vue'
 import { salesGeometry } from './sales-geometry'
 import ViewChoice from '@/shared/widgets/ViewChoice.vue'
@@ -12,7 +12,7 @@ const { series, height = 92 } = defineProps<{ series: UnitSeries; height?: numbe
 const days = defineModel<number>('days', { default: 90 })
 const spans = [28, 90, 180].map((n) => ({ value: n, label: String(n) }))
 const box = useTemplateRef('box')
-const { width } = useElementSize(box)
+const { width } = useRoom(box)
 const shape = computed(() => salesGeometry(series, days.value, Math.max(60, width.value || 300), height))
 const at = ref<number | null>(null)
 const pointed = computed(() =>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { Branch } from '@sickle/core/engine'
 import { icicle } from '@/shared/charts/icicle'
 import { count, percent, wholeMoney } from '@/shared/format'
+import { useRoom } from '@/shared/use-room'
 
 /** Categories from broad (top) to narrow: width is sales, shade the share of listings sold. A press walks down. */
 const { branches, from, home } = defineProps<{ branches: Branch[]; from: string; best: string | null; home: string }>()
@@ -11,7 +11,7 @@ defineEmits<{ walk: [path: string] }>()
 /** what is narrower is no target for a finger; the table below has it too */
 const narrowest = 26
 const box = useTemplateRef('box')
-const { width, height } = useElementSize(box)
+const { width, height } = useRoom(box)
 const shape = computed(() =>
   icicle(branches, from, { width: Math.max(120, width.value), height: Math.max(80, height.value), levels: 4 }),
 )

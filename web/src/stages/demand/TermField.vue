@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { Term } from '@sickle/core/terms'
 import { termField } from '@/shared/charts/term-field'
 import { balanceWords } from '@/shared/demand-answers'
 import { count, shortCount } from '@/shared/format'
+import { useRoom } from '@/shared/use-room'
 
 /** Terms by searches (across) and competing listings (up). Down to the right is good: many look, few offer. */
 const { terms } = defineProps<{ terms: Term[]; chosen: string | null; other: string | null }>()
 defineEmits<{ choose: [key: string] }>()
 const box = useTemplateRef('box')
-const { width, height } = useElementSize(box)
+const { width, height } = useRoom(box)
 const shape = computed(() => termField(terms, Math.max(160, width.value), Math.max(120, height.value)))
 const tip = (t: Term) =>
   `${t.phrase} (${t.market}): ${count(t.searches)} searches a month, ${count(t.competing)} listings, balance ${balanceWords(t.balance)}`

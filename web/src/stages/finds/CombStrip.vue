@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { brushX, select, type D3BrushEvent } from 'd3'
-import { useElementSize } from '@vueuse/core'
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { placeOf, valueAt, type Measure, type Span, type StripAnswer } from '@sickle/core/engine'
 import { count, currencySign } from '@/shared/format'
 import { spanWords, valueWords } from '@/shared/span-words'
+import { useRoom } from '@/shared/use-room'
 import ChartTable from '@/shared/charts/ChartTable.vue'
 import { stripPaths } from '@/shared/charts/strip-geometry'
 import HousePopover from '@/shared/widgets/HousePopover.vue'
@@ -24,7 +24,7 @@ function set(limit: Span) {
   emit('limit', limit)
 }
 const box = useTemplateRef('box')
-const { width: measured } = useElementSize(box)
+const { width: measured } = useRoom(box)
 const width = computed(() => Math.max(60, Math.round(measured.value) || 106))
 const height = 44
 const paths = computed(() => (strip ? stripPaths(strip, { width: width.value, height, isInside: inside }) : null))

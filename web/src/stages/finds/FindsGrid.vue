@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, onBeforeUpdate, onUpdated, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Item } from '@sickle/core/catalog'
 import type { FindRow } from '@sickle/core/engine'
 import { useServices } from '@/services/services'
 import { currencySign } from '@/shared/format'
+import { useRoom } from '@/shared/use-room'
 import { plain } from '@/storage/plain'
 import { useQuery } from '@/shared/stores/query'
 import { useRules } from '@/shared/stores/rules'
@@ -112,7 +112,7 @@ onUpdated(() => {
   if (hadFocus && document.activeElement === document.body) box.value?.focus({ preventScroll: true })
 })
 const sign = computed(() => currencySign(rules.home))
-const { width } = useElementSize(box)
+const { width } = useRoom(box)
 const columns = computed(() => fitting(chosenColumns(settings.value.columns, sign.value), width.value || 1000))
 const template = computed(() => `minmax(150px, 1fr) ${columns.value.map((c) => `${c.width}px`).join(' ')}`)
 const hidden = computed(() => settings.value.columns.length - columns.value.length)

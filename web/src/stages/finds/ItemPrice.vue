@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { comparable, type Item } from '@sickle/core/catalog'
 import { priceSpread } from '@sickle/core/room'
@@ -11,6 +10,7 @@ import ChartTable from '@/shared/charts/ChartTable.vue'
 import { priceBars } from '@/shared/charts/price-bars'
 import { amount, money, percent } from '@/shared/format'
 import { useLatest } from '@/shared/use-latest'
+import { useRoom } from '@/shared/use-room'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 
 /** What is asked and what buyers pay, delivery included. */
@@ -19,7 +19,7 @@ const services = useServices()
 const lens = useLens()
 const response = useLatest([() => item], () => services.engine.call('response', [item.key, plain(lens.markets)]))
 const box = useTemplateRef('box')
-const { width } = useElementSize(box)
+const { width } = useRoom(box)
 const height = 66
 const compared = computed(() => comparable(item.listings))
 const prices = computed(() => compared.value.list.map((l) => ({ priceE4: l.deliveredE4 as number, units: l.units })))

@@ -49,7 +49,7 @@ const limited = computed(() => chips.value.length > 0 || Object.keys(query.query
 </script>
 
 <template>
-  <div class="chips">
+  <div class="row-gap limit-row">
     <LimitRow :chips="chips" :limited="limited" :keep="query.keepCut" @clear="query.clear()"
       ><AddLimit :figures="measures" :limits="query.query.limits" @set="query.setLimit"
     /></LimitRow>
@@ -81,14 +81,6 @@ const limited = computed(() => chips.value.length > 0 || Object.keys(query.query
   display: inline-flex;
   gap: 8px;
   white-space: nowrap;
-}
-.chips {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 20px;
-  flex-wrap: wrap;
-  font-size: 13px;
 }
 .link {
   font-size: 12px;

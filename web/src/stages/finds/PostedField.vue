@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watchEffect } from 'vue'
 import type { Span } from '@sickle/core/engine'
 import type { ClipLimits } from '@sickle/core/social'
@@ -9,6 +8,7 @@ import FieldAxes from '@/shared/charts/FieldAxes.vue'
 import { count } from '@/shared/format'
 import { useSettings } from '@/shared/stores/settings'
 import { useBoxBrush } from '@/shared/use-box-brush'
+import { useRoom } from '@/shared/use-room'
 import type { ClipPoints, PostedRow } from '@/workers/clip-methods'
 
 /** Clips by age and views; a brush limits both, as the fields of their limits do by keyboard. */
@@ -22,7 +22,7 @@ const emit = defineEmits<{ limit: [limits: Record<string, Span | null>]; point: 
 const settings = useSettings()
 const box = useTemplateRef('box')
 const canvas = useTemplateRef('canvas')
-const { width, height } = useElementSize(box)
+const { width, height } = useRoom(box)
 const size = computed(() => ({ width: Math.max(220, width.value), height: Math.max(140, height.value) }))
 const shape = computed(() => (width.value > 0 ? clipField(points, size.value) : null))
 const scale = window.devicePixelRatio || 1

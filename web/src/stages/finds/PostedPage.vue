@@ -141,9 +141,6 @@ useKeys('What is posted', [{ key: 'escape', label: 'Back', run: () => router.bac
             :model-value="query.reach"
             @update:model-value="(reach) => change({ reach })"
           />
-          <LimitRow :chips="chips" :limited="chips.length > 0" @clear="change({ limits: {} })">
-            <AddLimit :figures="figures" :limits="query.limits" @set="setLimit" />
-          </LimitRow>
           <span class="quiet" role="status"
             >{{ count(found.found) }} of {{ plural(found.of, 'clip or live', 'clips and lives') }}</span
           >
@@ -157,6 +154,11 @@ useKeys('What is posted', [{ key: 'escape', label: 'Back', run: () => router.bac
               @limit="setLimits"
               @point="(place) => (pointed = place)"
             />
+            <div class="row-gap limit-row">
+              <LimitRow :chips="chips" :limited="chips.length > 0" @clear="change({ limits: {} })">
+                <AddLimit :figures="figures" :limits="query.limits" @set="setLimit" />
+              </LimitRow>
+            </div>
             <PostedTable :rows="found.rows" :found="found.found" :query="query" @sort="sortBy" @more="more" />
           </div>
           <PostedSums :sums="found.sums" :sells="found.sells" :earns="found.earns" :is-picked="isPicked" />

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import { minorUnitE4 } from '@sickle/core/money'
 import { ladder } from '@/shared/charts/ladder'
 import { amount, currencySign, signed } from '@/shared/format'
+import { useRoom } from '@/shared/use-room'
 import type { Costing } from './use-costing'
 
 const { costing, home, market } = defineProps<{ costing: Costing; home: string; market: string }>()
 const emit = defineEmits<{ price: [e4: number] }>()
 const box = useTemplateRef('box')
-const { height } = useElementSize(box)
+const { height } = useRoom(box)
 const width = 264
 const marks = computed(() => [
   { label: 'floor', e4: costing.floor.value?.lowestE4 ?? null },

@@ -119,7 +119,6 @@ useKeys('Rivals', [{ key: '/', label: 'Search by name', run: () => search.value?
             @update:checked="(meetsOnly: boolean) => rivals.change({ meetsOnly })"
             >Only these</NCheckbox
           >
-          <StoreChips />
         </div>
         <EmptyState v-if="rivals.list.count === 0" title="No store is named yet">
           <p class="quiet">
@@ -127,9 +126,12 @@ useKeys('Rivals', [{ key: '/', label: 'Search by name', run: () => search.value?
           </p>
           <NButton type="primary" @click="router.push('/gather')">To Gather</NButton>
         </EmptyState>
-        <EmptyState v-else-if="rivals.answer && rivals.onField.length === 0" title="No store passes all limits">
-          <NButton @click="rivals.clear()">Lift all limits</NButton>
-        </EmptyState>
+        <template v-else-if="rivals.answer && rivals.onField.length === 0">
+          <StoreChips />
+          <EmptyState title="No store passes all limits">
+            <NButton @click="rivals.clear()">Lift all limits</NButton>
+          </EmptyState>
+        </template>
         <template v-else>
           <div class="two" :class="{ alone: !rivals.opened }">
             <StoreField class="panel" />
@@ -139,6 +141,7 @@ useKeys('Rivals', [{ key: '/', label: 'Search by name', run: () => search.value?
               :store="rivals.opened"
             />
           </div>
+          <StoreChips />
           <StoreTable ref="table" @open="toStore" />
         </template>
       </template>

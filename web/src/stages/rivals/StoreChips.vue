@@ -45,6 +45,8 @@ function clear() {
 </script>
 
 <template>
-  <LimitRow :chips="chips" :limited="rivals.isLimited" :keep="rivals.keepCut" @clear="clear" />
-  <span v-if="!rivals.isLimited" class="quiet small">drag the corner, or brush the field to take some</span>
+  <div class="row-gap limit-row">
+    <LimitRow :chips="chips" :limited="rivals.isLimited" :keep="rivals.keepCut" @clear="clear" />
+    <span v-if="!rivals.isLimited" class="quiet small">drag the corner, or brush the field to take some</span>
+  </div>
 </template>

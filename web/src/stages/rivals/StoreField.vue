@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
+import { watchDebounced } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watchEffect } from 'vue'
 import { meets } from '@sickle/core/stores'
 import { paintDiscs, pixelsOf } from '@/shared/charts/discs'
@@ -9,6 +9,7 @@ import { count, decimal } from '@/shared/format'
 import { useSettings } from '@/shared/stores/settings'
 import { useRivals } from './rivals-store'
 import { useBoxBrush } from '@/shared/use-box-brush'
+import { useRoom } from '@/shared/use-room'
 
 /**
  * Stores by age and sales. Up to the left is what teaches most; the corner of the criteria is dragged by its handle, or set in its fields.
@@ -18,7 +19,7 @@ const rivals = useRivals()
 const settings = useSettings()
 const box = useTemplateRef('box')
 const canvas = useTemplateRef('canvas')
-const { width, height } = useElementSize(box)
+const { width, height } = useRoom(box)
 const size = computed(() => ({ width: Math.max(220, width.value), height: Math.max(160, height.value) }))
 // a brush changes the question, and neither the corner nor what stands on the field
 const criteria = computed(() => rivals.query.criteria)
@@ -51,32 +52,39 @@ const colours = computed(() => {
   const of = (name: string) => style.getPropertyValue(name)
   return { theme, moss: of('--moss'), slate: of('--slate'), wheat: of('--wheat') }
 })
+/** all stores with a place, as they look where a brush leaves them */
 const discs = computed(() => {
-  const { moss, slate } = colours.value
+  const [list, wanted, { moss, slate }] = [rivals.list, criteria.value, colours.value]
   return (shape.value?.points ?? []).map(({ store, x, y, r }) => {
-    const isMeeting = rivals.list !== null && meets(rivals.list, store, criteria.value)
-    return { store, x: x * scale, y: y * scale, r: r * scale, colour: isMeeting ? moss : slate, alpha: 0.1 }
+    const colour = list !== null && meets(list, store, wanted) ? moss : slate
+    return { store, x: x * scale, y: y * scale, r: r * scale, colour, alpha: 0.45 }
   })
 })
 /** all of them, faint: what a brush leaves is painted over them */
-const faint = computed(() => paintDiscs(discs.value, picture.value))
+const faint = computed(() =>
+  paintDiscs(
+    discs.value.map((d) => ({ ...d, alpha: 0.1 })),
+    picture.value,
+  ),
+)
 // Thousands of points are painted, not built.
 watchEffect(() => {
-  const [list, context] = [rivals.list, canvas.value?.getContext('2d')]
+  const [{ list, chosenAt }, context] = [rivals, canvas.value?.getContext('2d')]
   if (!list || !context || !shape.value) return
   const isFound = new Uint8Array(list.count)
   for (const store of rivals.found) isFound[store] = 1
-  const chosen = rivals.chosenAt
-  const clear = discs.value.flatMap((d) => {
-    if (d.store === chosen) return { ...d, r: d.r + 2 * scale, colour: colours.value.wheat, alpha: 1 }
-    return isFound[d.store] === 1 ? { ...d, alpha: 0.45 } : []
-  })
+  const clear = discs.value.filter((d) => isFound[d.store] === 1)
+  const under = clear.length < discs.value.length ? faint.value : null
+  const chosen = discs.value.find((d) => d.store === chosenAt)
+  // over all others
+  if (chosen) clear.push({ ...chosen, r: chosen.r + 2 * scale, colour: colours.value.wheat, alpha: 1 })
   const { width: w, height: h } = picture.value
   Object.assign(canvas.value as HTMLCanvasElement, { width: w, height: h })
-  const under = clear.length < discs.value.length ? faint.value : null
   const pixels = pixelsOf(paintDiscs(clear, picture.value, under))
   context.putImageData(new ImageData(pixels, w, h), 0, 0)
 })
+// What the first brush needs is made while nobody waits for it.
+watchDebounced(shape, (now) => now && void (now.nearest(0, 0, 0), faint.value), { debounce: 200 })
 function at(event: MouseEvent) {
   const rect = (canvas.value as HTMLCanvasElement).getBoundingClientRect()
   return [event.clientX - rect.left, event.clientY - rect.top] as const

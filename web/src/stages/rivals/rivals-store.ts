@@ -107,8 +107,8 @@ function useStoreAnswer({ query, selling }: Pick<ReturnType<typeof useStoreQuest
   const found = computed(() => answer.value?.found ?? new Int32Array(0))
   /** those of the found that meet the criteria */
   const meeting = computed(() => {
-    const all = list.value
-    return all ? found.value.filter((store) => meets(all, store, query.value.criteria)).length : 0
+    const [all, { criteria }] = [list.value, query.value]
+    return all ? found.value.reduce((n, store) => n + Number(meets(all, store, criteria)), 0) : 0
   })
   const names = computed(() => query.value.names)
   const notFound = computed(() => (list.value && names.value.length > 0 ? namesNotFound(list.value, names.value) : []))

@@ -174,6 +174,7 @@ describe('the brush', () => {
   }
   function setupBrush(meetsStore = false) {
     const limits = shallowRef<Record<string, [number | null, number | null]>>({})
+    const shape = shallowRef(field)
     const pressed: number[] = []
     let brush!: ReturnType<typeof useBoxBrush>
     mount({
@@ -181,7 +182,7 @@ describe('the brush', () => {
       setup() {
         brush = useBoxBrush({
           names: { x: 'age', y: 'unitsTotal' },
-          shape: shallowRef(field as never),
+          shape,
           at: (event) => [event.clientX, event.clientY],
           limits: () => limits.value,
           setLimits: (some) => {
@@ -197,7 +198,7 @@ describe('the brush', () => {
       },
     })
     const event = (x: number, y: number) => ({ button: 0, clientX: x, clientY: y, target: {} }) as PointerEvent
-    return { brush, limits, pressed, event }
+    return { brush, limits, pressed, event, shape }
   }
 
   test('is the same whichever way it is drawn, and lies where its spans say', async () => {
@@ -211,6 +212,14 @@ describe('the brush', () => {
     brush.move(event(400, 30))
     expect(limits.value.age).toEqual([5, 20])
     expect(pressed).toEqual([])
+  })
+  test('holds what it began on, also where the field becomes another size under the pointer', () => {
+    const { brush, limits, event, shape } = setupBrush()
+    brush.begin(event(240, 60))
+    brush.move(event(90, 180))
+    shape.value = { ...field, spanAt: (x, y) => ({ x: (x - 40) / 20, y: 110 - y / 2 }) }
+    brush.move(event(90, 180))
+    expect(limits.value).toEqual({ age: [2.5, 20], unitsTotal: [20, 160] })
   })
   test('a span that is open reaches to the edge', () => {
     const { brush, limits } = setupBrush()

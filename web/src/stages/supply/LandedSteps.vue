@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { LandedAt } from '@sickle/core/margin'
 import ChartTable from '@/shared/charts/ChartTable.vue'
 import { landedCurve } from '@/shared/charts/landed-curve'
 import { amount, count, money, plural } from '@/shared/format'
+import { useRoom } from '@/shared/use-room'
 
 /** Landed cost of one sale against the quantity ordered, with my first order on it. */
 const { steps, lot, home } = defineProps<{ steps: readonly LandedAt[]; lot: number; home: string }>()
 const height = 130
 const figure = useTemplateRef<HTMLElement>('figure')
-const { width } = useElementSize(figure)
+const { width } = useRoom(figure)
 const curve = computed(() => landedCurve(steps, { width: width.value || 300, height, lot }))
 const rows = computed(() => steps.map((s) => ({ label: plural(s.quantity, 'pack'), value: money(s.landedE4, home) })))
 </script>
