@@ -1,5 +1,5 @@
 /** A reading of texts that is made once for each: titles say the same few thousand things over and over. Those of files without end are not kept. */
-export function remembered<T extends object | string | number | null>(
+export function remembered<T extends object | string | number | boolean | null>(
   read: (text: string) => T,
   most = 200_000,
 ): (text: string) => T {

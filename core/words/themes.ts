@@ -1,5 +1,5 @@
 import { classTfIdf } from './class-tf-idf'
-import { isColour } from '../goods'
+import { isColour, remembered } from '../goods'
 import { saysForWhom } from './for-whom'
 import {
   packWords,
@@ -52,7 +52,7 @@ export function themesOf(
   { mostShare = 0.15, sortOf = [], forWhom = false }: ThemeOptions = {},
 ): Theme[] {
   const stem = rememberedStems()
-  const runs = titles.map((t) => titleRuns(t, longest, stem).filter(isTelling))
+  const runs = titles.map((t) => titleRuns(t, longest, stem).filter((run) => run.written.split(' ').every(isTelling)))
   const places = placesByRun(runs)
   const namesSort = sortNames(places, sortOf)
   const isWanted = forWhom ? saysWhom(places, sortOf) : () => true
@@ -67,8 +67,9 @@ export function themesOf(
   )
   const groups = joined(new Map(rare))
   const members = groups.map((group) => union(group.map((run) => places.get(run) as number[])))
+  const told = new Set(groups.flat())
   const forms = new WrittenForms()
-  for (const list of runs) for (const run of list) forms.add(run)
+  for (const list of runs) for (const run of list) if (told.has(run.stems)) forms.add(run)
   const weights = classTfIdf(members.map((at) => countsIn(at, runs)))
   return groups
     .map((group, g) => ({
@@ -114,10 +115,8 @@ function saysWhom(
   }
 }
 
-/** Neither a size nor a count, nor a colour, nor praise. */
-function isTelling({ written }: TitleRun): boolean {
-  return !/\d/.test(written) && !written.split(' ').some((w) => praise.has(w) || packWords.has(w) || isColour(w))
-}
+/** Neither a size nor a count, nor a colour, nor praise: of a run each word. */
+const isTelling = remembered((w) => !/\d/.test(w) && !praise.has(w) && !packWords.has(w) && !isColour(w))
 
 function placesByRun(runs: readonly TitleRun[][]): Map<string, number[]> {
   const places = new Map<string, number[]>()

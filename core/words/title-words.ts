@@ -1,4 +1,5 @@
 import { stemmer } from 'stemmer'
+import { remembered } from '../goods'
 
 const word = /\d+(?:[.,]\d+)?(?: ?(?:mm|cm|m|ml|l|g|kg|in|ft)(?![\p{L}\p{N}]))?|[\p{L}][\p{L}\p{N}'’-]*/gu
 const small = new Set('a an and the of for with in on to by x'.split(' '))
@@ -45,16 +46,7 @@ export function stemOf(w: string): string {
 }
 
 /** The same, remembering words it met: titles say the same few thousand over and over. For whoever goes through many. */
-export function rememberedStems(): typeof stemOf {
-  const stems = new Map<string, string>()
-  return (w) => {
-    const known = stems.get(w)
-    if (known !== undefined) return known
-    const stem = stemOf(w)
-    stems.set(w, stem)
-    return stem
-  }
-}
+export const rememberedStems = () => remembered(stemOf)
 
 /**
  * The words of a phrase by their stems, each once, joining words left out: in which form and order buyers and sellers write them does
@@ -80,10 +72,12 @@ export function titleRuns(title: string, longest = longestRun, stem = stemOf): T
   const runs = new Map<string, TitleRun>()
   words.forEach((first, from) => {
     if (isSmall(first)) return
+    let [stems, written] = ['', '']
     for (let length = 1; length <= longest && from + length <= words.length; length++) {
-      if (isSmall(words[from + length - 1] as string)) continue
-      const key = stemmed.slice(from, from + length).join(' ')
-      if (!runs.has(key)) runs.set(key, { stems: key, written: words.slice(from, from + length).join(' '), length })
+      const last = words[from + length - 1] as string
+      stems += length === 1 ? stemmed[from] : ` ${stemmed[from + length - 1]}`
+      written += length === 1 ? last : ` ${last}`
+      if (!isSmall(last) && !runs.has(stems)) runs.set(stems, { stems, written, length })
     }
   })
   return [...runs.values()]
@@ -91,17 +85,26 @@ export function titleRuns(title: string, longest = longestRun, stem = stemOf): T
 
 /** How often each form of a run was written; the commonest one stands for all. */
 export class WrittenForms {
-  readonly #forms = new Map<string, Map<string, number>>()
+  /** most runs are written one way: a map of ways is made where there are several */
+  readonly #forms = new Map<string, { written: string; uses: number; others: Map<string, number> | null }>()
 
   add({ stems, written }: TitleRun): void {
-    const forms = this.#forms.get(stems) ?? new Map<string, number>()
-    forms.set(written, (forms.get(written) ?? 0) + 1)
-    this.#forms.set(stems, forms)
+    const form = this.#forms.get(stems)
+    if (!form) this.#forms.set(stems, { written, uses: 1, others: null })
+    else if (form.written === written) form.uses++
+    else {
+      form.others ??= new Map()
+      form.others.set(written, (form.others.get(written) ?? 0) + 1)
+    }
   }
 
+  /** The form that was written most often, the first of equals; the stems themselves where none was. */
   of(stems: string): string {
-    const forms = [...(this.#forms.get(stems) ?? [])]
-    return forms.reduce((best, form) => (form[1] > best[1] ? form : best), ['', 0] as [string, number])[0] || stems
+    const form = this.#forms.get(stems)
+    if (!form) return stems
+    let [best, most] = [form.written, form.uses]
+    for (const [written, uses] of form.others ?? []) if (uses > most) [best, most] = [written, uses]
+    return best
   }
 }
 
