@@ -64,7 +64,7 @@ const blank = (found: string) => ' '.repeat(found.length)
 
 /** Sizes of several sides ('30 x 40 cm') blanked out, at the same length so that places still agree. */
 function withoutSizes(text: string): string {
-  return /\d ?(?:cm|mm|m|inch|inches|in|ft|")? ?[x×]/i.test(text)
+  return /\d ?(?:cm|mm|m|inch|inches|in|ft|")? ?[x×]/.test(text)
     ? text.replace(sidesWithUnit, blank).replace(sidesAlone, blank)
     : text
 }

@@ -2,7 +2,7 @@ import { packIn } from './pack-count'
 import { lengthsApart, withoutSizes } from './sizes'
 import { markOf } from './telling-words'
 import { asciiPattern, isAscii, singleSpaced, start, titlePattern, withoutAccents } from './title-patterns'
-import { tokenOf, wordOfToken, type Token } from './title-tokens'
+import { meetTokens, textsOfTokens, wordOfToken, type Token } from './title-tokens'
 
 /** What a title says, taken apart: what must agree (sizes, colours, pack, marks) and what may differ (words). */
 export interface TitleSignature {
@@ -31,7 +31,7 @@ export function titleParts(title: string): TitleSignature {
   const pack = packIn(folded, isPlain)
   const { rest, sizes } = withoutSizes(pack ? folded.replace(pack.from.trim(), ' ') : folded, isPlain)
   const said = new SaidWords()
-  for (const token of tokensOf(rest, isPlain)) said.add(tokenOf(token), token)
+  meetTokens(rest, isPlain, (token) => said.add(token))
   const parts = { words: said.words, sizes, colours: said.colours, marks: said.marks, pack: pack?.count ?? 1 }
   return said.heads.length > 0 ? { ...parts, heads: [...said.heads] } : parts
 }
@@ -46,9 +46,9 @@ class SaidWords {
   #role: '' | '+' | '-' = ''
   #shade: string | null = null
 
-  add(token: Token, text: string): void {
+  add(token: Token): void {
     if (token.role === 'word') this.#addWord(token)
-    else if (token.role === 'size') once(this.marks, `size ${text}`)
+    else if (token.role === 'size') once(this.marks, `size ${token.text}`)
     else if (token.role === 'without') this.#role = '-'
     else {
       if (token.role === 'for') this.#beginPurpose()
@@ -83,10 +83,6 @@ function once(list: string[], text: string): void {
   if (!list.includes(text)) list.push(text)
 }
 
-function tokensOf(text: string, isPlain = isAscii(text)): readonly string[] {
-  return (isPlain ? text.match(/[a-z0-9]+|[,+&(]/g) : text.match(/[\p{L}\p{N}]+|[,+&(]/gu)) ?? []
-}
-
 /** Case and accents off; what is one word in parts is put together ('usb-c', 'non stick'), and "men's" is men. */
 function foldedOf(title: string, isPlain = isAscii(title)): string {
   const plain = singleSpaced(isPlain ? title : withoutAccents(title)).toLowerCase()
@@ -110,7 +106,7 @@ const partedInAscii = asciiPattern(`${start}(?:${partedBy})`, 'g')
  * @param words as signatures have them
  */
 export function asWritten(words: readonly string[], titles: readonly string[]): string[] {
-  const tokens = titles.flatMap((title) => tokensOf(foldedOf(title)))
+  const tokens = titles.flatMap((title) => textsOfTokens(foldedOf(title)))
   const found = words.map((word) => {
     const plain = word.replace(/^[+!]/, '')
     const at = tokens.findIndex((token) => wordOfToken(token) === plain)

@@ -1,3 +1,4 @@
+import { PlainTokens } from './plain-tokens'
 import { remembered } from './remembered'
 import { asShade, isColour, spelled } from './spelling'
 import { forWords, letterSizes, markOf, withoutWords, withWords } from './telling-words'
@@ -7,6 +8,8 @@ type TokenRole = 'word' | 'size' | 'break' | 'with' | 'without' | 'for'
 
 /** What a token says, wherever it stands. */
 export interface Token {
+  /** as the title has it, case and accents off */
+  text: string
   role: TokenRole
   /** the word that it stands for; null where it says nothing of the goods */
   word: string | null
@@ -36,16 +39,27 @@ const roles: [TokenRole, ReadonlySet<string>][] = [
   ['size', letterSizes],
 ]
 
-/** @param token case and accents off */
-export const tokenOf = remembered((token): Token => {
-  const role = roles.find(([, tokens]) => tokens.has(token))?.[0] ?? 'word'
-  const word = role === 'word' ? wordOfToken(token) : null
+function readToken(text: string): Token {
+  const role = roles.find(([, tokens]) => tokens.has(text))?.[0] ?? 'word'
+  const word = role === 'word' ? wordOfToken(text) : null
   return {
+    text,
     role,
     word,
     // 'light grey' is what 'hellgrau' stands for
     isColour: word !== null && isColour(word.slice(word.indexOf(' ') + 1)),
-    shade: asShade(token),
+    shade: asShade(text),
     mark: word === null ? null : markOf(word),
   }
-})
+}
+const tokenOf = remembered(readToken)
+const plain = new PlainTokens(readToken)
+
+/** Tokens of a title in their order. @param title case and accents off @param isPlain it is plain ASCII */
+export function meetTokens(title: string, isPlain: boolean, met: (token: Token) => void): void {
+  if (isPlain) plain.meet(title, met)
+  else for (const text of textsOfTokens(title)) met(tokenOf(text))
+}
+
+/** The same as texts. */
+export const textsOfTokens = (title: string): readonly string[] => title.match(/[\p{L}\p{N}]+|[,+&(]/gu) ?? []
