@@ -38,14 +38,16 @@ export function itemsByHand(
 
 function setApart(groupOf: Int32Array, apart: ReadonlySet<number>, of: () => Joinable): Int32Array {
   const itemOf = groupOf.slice()
-  const touched = new Set(Array.from(apart, (listing) => groupOf[listing] as number))
-  if (touched.size === 0) return itemOf
+  if (apart.size === 0) return itemOf
+  // by their places: there are a million
+  const isTouched = new Uint8Array(groupOf.length)
+  for (const listing of apart) isTouched[groupOf[listing] as number] = 1
   const members = new Map<number, number[]>()
   let next = 0
   for (let listing = 0; listing < groupOf.length; listing++) {
     const group = groupOf[listing] as number
     if (group >= next) next = group + 1
-    if (touched.has(group)) addTo(members, group, listing)
+    if (isTouched[group] === 1) addTo(members, group, listing)
   }
   for (const listings of members.values()) {
     const parts = [

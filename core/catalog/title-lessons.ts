@@ -35,7 +35,16 @@ export function newInForce(before: Taught, now: Taught): WordLesson[] {
 
 /** Whether other lessons are believed now than were before. */
 export const isTaughtAnew = (before: Taught, now: Taught): boolean =>
-  newInForce(before, now).length + newInForce(now, before).length > 0
+  !areEqual(before, now) && newInForce(before, now).length + newInForce(now, before).length > 0
+
+/** Whether the same is believed in the same order, as it mostly is: that is told without a name of each. */
+function areEqual(before: Taught, now: Taught): boolean {
+  const [a, b] = [inForce(before.lessons), inForce(now.lessons)]
+  const areSame = (x: readonly number[], y: readonly number[]) => x.length === y.length && x.every((n, i) => n === y[i])
+  const isSame = (x: WordLesson, y: WordLesson) =>
+    x.says === y.says && areSame(x.these, y.these) && areSame(x.those, y.those)
+  return before.forms === now.forms && a.length === b.length && a.every((l, i) => isSame(l, b[i] as WordLesson))
+}
 
 /** A lesson in words, for people. */
 export interface ToldLesson {

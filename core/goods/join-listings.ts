@@ -90,7 +90,7 @@ export function regroup({ forms, gtins, brands, ...taught }: Joinable, listings:
   }
   const search = new AlikeForms(forms, wordWeights(forms))
   const join = joining(groups, firstOf, { forms, gtins, brands, ...taught })
-  joinTaught(taughtPairs(forms, taught.lessons ?? [], byForm.keys()), join)
+  joinTaught(taughtPairs(forms, taught.lessons ?? [], [...byForm.keys()]), join)
   for (const bunch of bunches.values()) for (const _ of search.search(bunch, join)) continue
   const parts = new Map<number, number[]>()
   listings.forEach((l, i) => addTo(parts, groups.root(i), l))

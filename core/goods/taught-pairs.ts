@@ -12,16 +12,16 @@ interface Exchange {
  * Forms that differ in nothing but words that are taught to mean the same, each pair once. Short titles share too little else to be found by
  * likeness.
  *
- * @param lessons what is in force @param among the forms that are looked through
+ * @param lessons what is in force @param among the forms that are looked through, all without
  */
 export function* taughtPairs(
   forms: TitleForms,
   lessons: readonly WordLesson[],
-  among: Iterable<number> = forms.figuresOf.keys(),
+  among: readonly number[] | null = null,
 ): Generator<[number, number]> {
-  const same = lessons.filter((l) => l.says === 'same')
+  const same = lessons.filter((l) => l.says === 'same' && (among === null || isSaidIn(forms, among, l)))
   if (same.length === 0) return
-  const list = [...among]
+  const list = among ?? [...forms.figuresOf.keys()]
   const exchanges = same.map((lesson) => fromTheRarer(lesson, forms.counts))
   const formsWith = formsByWord(
     forms,
@@ -36,6 +36,10 @@ export function* taughtPairs(
       if (other !== null) yield form < other ? [form, other] : [other, form]
     }
 }
+
+/** Whether some forms have all words of a lesson: most lessons are of other goods than a few forms are. */
+const isSaidIn = (forms: TitleForms, some: readonly number[], { these, those }: WordPair) =>
+  [...these, ...those].every((word) => some.some((form) => has(forms, form, word)))
 
 /** the share of all forms from which on it is quicker to go through every lesson than through each form's words */
 const many = 1 / 16
