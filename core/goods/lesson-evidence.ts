@@ -74,7 +74,9 @@ export class LessonEvidence {
       if (counts < leastShown || against > mostAgainst * counts) continue
       const [these = [], those = []] = text.split('|').map((side) => (side === '' ? [] : side.split(' ').map(Number)))
       const lesson = { says, these, those, ...shown }
-      yield { ...lesson, isTakenBack: takenBack.has(lessonName(lesson, this.forms.words)) }
+      // mostly nothing is taken back, and no name is needed
+      const isTakenBack = takenBack.size > 0 && takenBack.has(lessonName(lesson, this.forms.words))
+      yield { ...lesson, isTakenBack }
     }
   }
 
