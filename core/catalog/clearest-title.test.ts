@@ -10,6 +10,12 @@ test('the title whose words most of the others have too; of equals the shorter',
   expect(clearestTitle(['oak lamp', 'oak feeder', 'oak', 'bird feeder'])).toBe('oak')
 })
 
+test('a short title of which the others have nothing is not it', () => {
+  expect(clearestTitle(['Lamp', 'Oak bird feeder', 'Bird feeder made of oak'])).toBe('Oak bird feeder')
+  // signs alone say nothing, however short
+  expect(clearestTitle(['lamp', 'Oak feeder ü', 'ß', 'Oak feeder ü 2'])).toBe('Oak feeder ü')
+})
+
 test('one title is what it is; of none there is none', () => {
   expect(clearestTitle(['Oak feeder'])).toBe('Oak feeder')
   expect(clearestTitle(['Oak feeder', 'Oak feeder'])).toBe('Oak feeder')

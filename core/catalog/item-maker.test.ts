@@ -23,6 +23,33 @@ test('through a lens what counts is what is on its markets, and the others stay 
   expect(seen.find('Marrowgate/2')).toBe(2)
 })
 
+test('an item has the offers of its goods alone, and every one that may be where it is looked at by itself', async () => {
+  const offers = [
+    offer('same'),
+    offer('less', { title: 'Window bird feeder with roof' }),
+    offer('other', { title: 'Copper kettle' }),
+  ]
+  const maker = new ItemMaker(
+    await buildCatalog([captureOf('listings', [listing('1')]), captureOf('offers', offers)]),
+    rules,
+    noCorrections,
+  )
+  const ids = (every?: boolean) => maker.at(0, every).offers.map(({ offer: { id } }) => id)
+  expect(ids(false)).toEqual(['same'])
+  expect(ids()).toEqual(['same', 'less'])
+})
+
+test('a listing that got another title is joined by it, as if it had always had it', async () => {
+  const before = [captureOf('listings', [thing(0), thing(1), thing(2)], today - 2)]
+  const renamed = captureOf('listings', [thing(0), thing(1, { title: things[0] as string }), thing(2)])
+  const { catalog } = await renewCatalog(
+    await buildCatalog(before),
+    { kinds: new Set(['listings'] as const), newest: null, others: [], all: async () => [...before, renamed] },
+    noCorrections,
+  )
+  expect([...catalog.itemOf]).toEqual([0, 0, 1])
+})
+
 test('a judgement of an offer, or of an item, that is not there any more teaches nothing', async () => {
   const catalog = await buildCatalog([captureOf('listings', [thing(0), thing(1)]), captureOf('offers', [offer('S')])])
   const judged = {

@@ -46,6 +46,17 @@ test('who offers an item: competing offers by its listing or barcode, and the st
   expect((await reachOf('1')).competingOffers).toBeNull()
 })
 
+test('each item has its own, in whatever order they are spoken of', async () => {
+  const offers = captureOf('competing', [competing('3', 'Sedge'), competing('1', 'Rush'), competing('1', 'Finch')])
+  // Sedge, and Reed by its listing; Rush and Finch, and Reed and Moss by theirs
+  expect([(await reachOf('3', offers)).competingOffers, (await reachOf('1', offers)).competingOffers]).toEqual([2, 4])
+})
+
+test('clips of the last month are those before the last day of their market, not of their list', async () => {
+  const old = captureOf('clips', [clip('a', { day: today - 35 }), clip('b', { day: today - 29 })], today - 28)
+  expect((await reachOf('1', old)).clips.clips30).toBe(1)
+})
+
 test('who shows it, what they are given, and where it is advertised', async () => {
   const clips = captureOf('clips', [
     clip('a', { commission: 0.1, units: 4 }),

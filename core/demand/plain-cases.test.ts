@@ -105,9 +105,17 @@ test('of weeks that swing less than chance makes them nothing is known of their 
   expect(even.variance).toBeCloseTo(0, 9)
 })
 
+test('a trend is that of the last half year: what rose before it and stays is level', () => {
+  const flat = stageOfLife([daily(Array.from({ length: 420 }, (_, i) => (i < 238 ? 1 + Math.floor(i / 14) : 20)))])
+  expect(flat?.slopePerWeek).toBe(0)
+  const rising = stageOfLife([daily(Array.from({ length: 420 }, (_, i) => 20 + Math.floor(i / 7)))])
+  expect(rising?.slopePerWeek).toBeGreaterThan(0.01)
+})
+
 test('a level that was one a day and is three has trebled; where nothing sold before, there is no such figure', () => {
   const stepped = (before: number) =>
     stageOfLife([daily(Array.from({ length: 168 }, (_, i) => (i < 84 ? before : 3 + (i % 2))))])
   expect(stepped(1)?.levelChange).toBeCloseTo(2.5, 9)
+  expect(stepped(2)?.levelChange).toBeCloseTo(0.75, 9)
   expect(stepped(0)?.levelChange).toBeNull()
 })

@@ -140,6 +140,7 @@ test('weeks that pull on each other make a trend and a change of level less sure
   expect(sumFactor({ variance: 1, pull: 0.5, counting: 0, freedom: 9 }, 3)).toBeCloseTo(1 + 2 * (1 / 3 + 1 / 12), 12)
   const found = pettitt(Float64Array.from({ length: 20 }, (_, i) => (i < 10 ? i % 3 : 3 + (i % 3))))
   expect(found?.p).toBe(pettittP(found?.k ?? 0, 20))
+  expect(pettitt([5, 5, NaN, 5, 5, 5])).toMatchObject({ at: 0, next: 0, k: 0, n: 5, p: 1 })
   expect(pettittP(found?.k ?? 0, 20, 3)).toBeGreaterThan(found?.p ?? 1)
 })
 

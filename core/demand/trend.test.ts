@@ -17,6 +17,13 @@ test('where nothing pulls, the test is Mann–Kendall’s own, at once and with 
   expect(told.p).toBeCloseTo(p, 12)
 })
 
+test('what is no trend by the plain test is not looked at further, however its weeks pull', () => {
+  const wavering = Float64Array.of(3, 1, 4, 2, 5, 3, 6, 2, 4, 5, 3, 5)
+  const plain = mannKendall(wavering)
+  expect(Math.abs(plain?.z ?? 9)).toBeLessThan(1.9)
+  expect(trendOf(wavering, { ...usualScatter, pull: 0.9, variance: 9, counting: 1 }).p).toBe(plain?.p)
+})
+
 test('where weeks pull on each other, z is less by the root of the factor', () => {
   const { z = 0 } = mannKendall(twelve) ?? {}
   const scatterOf = (variance: number) => ({ ...usualScatter, pull: 0.6, variance, counting: 1 })
