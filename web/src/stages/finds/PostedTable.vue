@@ -20,7 +20,11 @@ const how = ({ clip }: PostedRow) =>
     clip.creator,
     clip.isLive ? 'live' : null,
     clip.isPaid ? 'paid' : null,
-    clip.length === null ? null : clip.length < 120 ? `${clip.length}\u00a0s` : `${count(Math.round(clip.length / 60))}\u00a0min`,
+    clip.length === null
+      ? null
+      : clip.length < 120
+        ? `${clip.length}\u00a0s`
+        : `${count(Math.round(clip.length / 60))}\u00a0min`,
     clip.hour === null ? null : `at\u00a0${clip.hour}\u00a0h`,
   ]
     .filter((part) => part !== null)
