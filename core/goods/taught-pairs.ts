@@ -19,7 +19,7 @@ export function* taughtPairs(
   lessons: readonly WordLesson[],
   among: readonly number[] | null = null,
 ): Generator<[number, number]> {
-  const same = lessons.filter((l) => l.says === 'same' && (among === null || isSaidIn(forms, among, l)))
+  const same = (among === null ? lessons : lessonsOf(forms, among, lessons)).filter((l) => l.says === 'same')
   if (same.length === 0) return
   const list = among ?? [...forms.figuresOf.keys()]
   const exchanges = same.map((lesson) => fromTheRarer(lesson, forms.counts))
@@ -37,9 +37,11 @@ export function* taughtPairs(
     }
 }
 
-/** Whether some forms have all words of a lesson: most lessons are of other goods than a few forms are. */
-const isSaidIn = (forms: TitleForms, some: readonly number[], { these, those }: WordPair) =>
-  [...these, ...those].every((word) => some.some((form) => has(forms, form, word)))
+/** Lessons all of whose words some forms have: most are of other goods than a few forms are. */
+function lessonsOf<T extends WordPair>(forms: TitleForms, some: readonly number[], lessons: readonly T[]): T[] {
+  const words = new Set(some.flatMap((form) => [...wordsOfForm(forms, form)]))
+  return lessons.filter(({ these, those }) => [...these, ...those].every((word) => words.has(word)))
+}
 
 /** the share of all forms from which on it is quicker to go through every lesson than through each form's words */
 const many = 1 / 16
