@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Item } from '@sickle/core/catalog'
 import type { FindRow } from '@sickle/core/engine'
+import { isSecondPress } from '@/shared/second-press'
 import GoodsPicture from '@/shared/widgets/GoodsPicture.vue'
 import { useOwn } from '@/shared/stores/own'
 import { decidedWords } from '@/shared/stores/sheaf'
@@ -29,7 +30,7 @@ const own = useOwn()
     :aria-selected="selected"
     :tabindex="selected ? 0 : -1"
     @click="$emit('choose')"
-    @dblclick="$emit('open')"
+    @mousedown="isSecondPress($event) && $emit('open')"
     @keydown.enter="$emit('open')"
   >
     <template v-if="row">
@@ -50,6 +51,7 @@ const own = useOwn()
               :aria-expanded="unfolded !== null"
               :title="unfolded ? 'Fold its listings' : 'Show its listings'"
               @click.stop="$emit('unfold', row.key)"
+              @mousedown.stop
             >
               {{ unfolded ? '▾' : '▸' }} {{ row.listings }} {{ row.listings === 1 ? 'listing' : 'listings' }}</button
             ><b v-if="decision" class="decided" :class="decision"> · {{ decidedWords[decision] }}</b

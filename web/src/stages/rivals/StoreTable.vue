@@ -2,6 +2,7 @@
 import { computed, useTemplateRef } from 'vue'
 import { origins, storeFigures, type Origin, type StoreFigure } from '@sickle/core/stores'
 import { count, currencySign, figureText } from '@/shared/format'
+import { isSecondPress } from '@/shared/second-press'
 import { useRules } from '@/shared/stores/rules'
 import { usePool } from '@/shared/stores/pool'
 import { useTallList } from '@/shared/use-tall-list'
@@ -99,7 +100,7 @@ defineExpose({ move })
         :aria-rowindex="r.index + 2"
         :style="{ transform: `translateY(${r.start}px)` }"
         @click="rivals.choose(at(r.index))"
-        @dblclick="$emit('open')"
+        @mousedown="isSecondPress($event) && $emit('open')"
       >
         <span role="gridcell" class="tick"
           ><input
@@ -108,7 +109,7 @@ defineExpose({ move })
             :checked="pooled(at(r.index))"
             :aria-label="`In the pool: ${rivals.list?.names[at(r.index)] ?? ''}`"
             @click.stop
-            @dblclick.stop
+            @mousedown.stop
             @change="togglePool(at(r.index))"
         /></span>
         <span role="gridcell" class="name">{{ rivals.list?.names[at(r.index)] }}</span>
