@@ -86,7 +86,7 @@ test('a brush over the field limits age and views; from a clip to its item, and 
   await expect(earn).not.toContainText('Cancelled orders are not taken off')
   await earn.getByRole('textbox', { name: 'Least wage an hour' }).fill('15')
   await page.keyboard.press('Enter')
-  await expect(earn).toContainText(/\d+ % pay the € 15\.00 that you ask for/)
+  await expect(earn).toContainText(/\d+\s% pay the € 15\.00 that you ask for/)
   // back to the clips of this item alone
   await page.getByRole('link', { name: 'All clips and lives' }).click()
   await expect(page.getByText(/^about /)).toBeVisible()

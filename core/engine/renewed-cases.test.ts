@@ -116,3 +116,30 @@ test('what nothing new is known of is not worked out again', async () => {
   expect(Array.from((renewed.columns.daysListed as { values: Float64Array }).values)).toEqual([110, 110, 110, 110])
   expect(Array.from((renewed.columns.units as { values: Float64Array }).values)).toEqual([5, 9, 5, 5])
 })
+
+test('an item whose estimate is taught otherwise by others is worked out again, though nothing of its own came', async () => {
+  const others = Array.from({ length: 11 }, (_, i) => 10 + i)
+  // of the market's listings reviews are seen twice; then sales of all but one are counted, which leave a review in ten
+  const seen = [20_000, 20_030].map((day, i) =>
+    capture(`c${day}`, 'listings', day, [
+      row(1, { units: null, reviews: 10 + 30 * i }),
+      ...others.map((n) =>
+        row(n, { title: `Zinc lantern no ${n}`, units: null, reviews: 3 * i * (n - 9), store: `Store ${n}` }),
+      ),
+    ]),
+  )
+  const days = others.flatMap((n) =>
+    Array.from({ length: 30 }, (_, d) => ({ market: 'Marrowgate', id: String(n), day: 20_001 + d, units: n - 9 })),
+  )
+  const all = [...seen, capture('s', 'sales', 20_030, days)]
+  const before = await buildCatalog(seen)
+  const { catalog, sameAs } = await renewCatalog(
+    before,
+    { kinds: new Set(['sales']), newest: null, others: [], all: () => Promise.resolve(all) },
+    noCorrections,
+  )
+  const unitsIn = (of: typeof catalog) => new ItemMaker(of, plainRules('EUR'), noCorrections).at(0).units
+  expect(unitsIn(catalog)).not.toBe(unitsIn(before))
+  expect([...sameAs]).toEqual(Array(12).fill(-1))
+  expect(unitsIn(catalog)).toBe(unitsIn(await buildCatalog(all)))
+})

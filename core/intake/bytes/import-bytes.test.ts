@@ -1,6 +1,6 @@
 import { numbers, textIn, textColumn } from '../../tables'
 import type { Mapping } from '../mapping'
-import { ByteImporter } from './import-bytes'
+import { ByteImporter, isForBytes } from './import-bytes'
 import { splitBytes } from './split-bytes'
 
 const fields = ['id', 'title', 'price', 'units', 'rating', 'growth', 'listedOn', 'gtin'] as const
@@ -175,4 +175,11 @@ test('more rows than there is room for at first, in several blocks', () => {
       numbers(table, 'price')[i],
       numbers(table, 'units')[i],
     ]).toEqual([`A-${1_000_000 + i}`, `Bird bath number ${i % 700}`, ((i % 90) + 1.5) * 10_000, i % 7])
+})
+
+test('a file is read from its bytes where each cell is a field: no offers with their steps, no days across a row', () => {
+  expect(isForBytes(mappingOf(['id', '', 'title']))).toBe(true)
+  expect(isForBytes(mappingOf(['id', 'title'], { kind: 'offers' }))).toBe(false)
+  const across = mappingOf(['id'])
+  expect(isForBytes({ ...across, columns: [...across.columns, { as: 'day', day: 20_600 }] })).toBe(false)
 })

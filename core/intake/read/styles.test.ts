@@ -198,3 +198,10 @@ test('quantity steps', () => {
   expect([1, 9, 10, 500].map((q) => tierPrice(tiersFromText(tiersToText(tiers)), q))).toEqual([10, 10, 9, 9])
   expect(tierPrice([], 1)).toBeNull()
 })
+
+test('price steps are read from one cell; what is none is told', () => {
+  const style = { number: { decimal: '.', group: ',' }, order: 'dmy' } as const
+  // prices as ten thousandths
+  expect(readValue('1: 4.00; 50: 3.20', 'tiers', style)).toEqual({ value: '1:40000;50:32000' })
+  expect(readValue('ask us', 'tiers', style)).toEqual({ value: null, reason: "'ask us' is no list of price steps" })
+})

@@ -26,6 +26,10 @@ test('a column written in its own way among others', () => {
   expect(styleOf('Preis', ['1.234,50', '3,20']).style.number).toEqual({ decimal: ',', group: '.' })
   expect(styleOf('Price', ['1,234.50', '3.20']).style.number).toBeUndefined()
   expect(styleOf('Date', ['12/25/2026', '01/02/2026']).style.order).toBe('mdy')
+  // without a day that tells, a column goes by its file
+  const american = { ...file, order: 'mdy' as const }
+  for (const cells of [['Bell', 'Bowl'], ['01/02/2026']])
+    expect(columnStyle('Date', cells, styleVotes(cells), american).style).toEqual({})
 })
 
 test('days that are figures: counted by spreadsheets, or since 1970', () => {

@@ -69,7 +69,7 @@ test('Margin works the sale out, fees and all', async () => {
   await shows('Market fee, assumed', 'Payment fee, assumed', 'What goes in')
   await until(() => app.find('[data-test=profit]').exists(), 'the profit')
   expect(app.find('[data-test=profit]').text()).toMatch(/^\+7\.37/)
-  expect(app.find('[data-test=margin]').text()).toBe('57.2 %')
+  expect(app.find('[data-test=margin]').text()).toBe('57.2\u00a0%')
 })
 
 test('Sheaves keep it, Launch drafts it', async () => {

@@ -32,14 +32,14 @@ beforeAll(async () => {
 
 test('what is known is said in sentences made from the figures', async () => {
   expect(isItSelling(item)).toBe(
-    '62 units in 30 days to 1 June 2026, reported. 2 of 2 listings sold (100 %; 95 %: 34 %–100 %); 31.00 units a listing.',
+    '62 units in 30 days to 1 June 2026, reported. 2 of 2 listings sold (100\u00a0%; 95 %: 34\u00a0%–100\u00a0%); 31.00 units a listing.',
   )
-  expect(isThereRoom(item)).toMatch(/^2 sellers; the largest takes 65 % of the units \(concentration 5,42\d\)/)
+  expect(isThereRoom(item)).toMatch(/^2 sellers; the largest takes 65\u00a0% of the units \(concentration 5,42\d\)/)
   expect(canIGetIt(item, 'EUR')).toBe(
     'Landed € 3.20 a pack of 4 from Sill Mill, ≤ 5 days (same words): the only offer.',
   )
   expect(whatDoIMake(item, 'EUR')).toBe(
-    '+7.37 (57 %) at the lowest competing price, € 12.90 delivered on Marrowgate. Assumed ○: fees of 15 % for the market and 3 % for payment, by common practice (enter yours in Margin); pieces in the packs (confirm them in Supply).',
+    '+7.37 (57\u00a0%) at the lowest competing price, € 12.90 delivered on Marrowgate. Assumed ○: fees of 15 % for the market and 3 % for payment, by common practice (enter yours in Margin); pieces in the packs (confirm them in Supply).',
   )
   const sellers = await answered.services.engine.call('sellers', ['Marrowgate/A1', []])
   expect(whoSellsIt(sellers, 'EUR')).toBe('2 offers, from € 12.90 delivered.')
@@ -77,11 +77,11 @@ test('what is not known is said to be not known, never nought', () => {
   const one = item.listings.slice(0, 1)
   expect(whichCounts({ ...item, commission: null, creators: null, rank: null })).toBe('')
   expect(whichCounts({ ...item, commission: 0.2, creators: 40, rank: 7 })).toBe(
-    'Finds counts commission 20 %, the highest of its 2 listings; 40 creators, the most that any of its 2 listings states; sales rank 7, the best of its 2 listings.',
+    'Finds counts commission 20\u00a0%, the highest of its 2 listings; 40 creators, the most that any of its 2 listings states; sales rank 7, the best of its 2 listings.',
   )
   const shown = { ...item.reach, clipCommission: 0.2, clipCreators: 3 }
   expect(whichCounts({ listings: one, commission: 0.2, creators: 3, rank: null, reach: shown })).toBe(
-    'Finds counts commission 20 %, the highest that its clips name; 3 creators, those of its clips.',
+    'Finds counts commission 20\u00a0%, the highest that its clips name; 3 creators, those of its clips.',
   )
   expect(whatIsPosted(null)).toBe('Not known: no clips or advertisements were brought in.')
   expect(mayIListIt(null)).toBe('Not known: no list of restricted items was brought in.')
@@ -97,7 +97,7 @@ test('what is not known is said to be not known, never nought', () => {
 test('a loss, a restriction and sellers below break-even are named as such', () => {
   const best = { market: 'M', isDelivered: true, lowestE4: 10_000, profitE4: -2500, margin: -0.25, assumed: [] }
   expect(whatDoIMake({ ...item, best }, 'EUR')).toBe(
-    '−0.25 (−25 %) at the lowest competing price, € 1.00 delivered on M.',
+    '−0.25 (−25\u00a0%) at the lowest competing price, € 1.00 delivered on M.',
   )
   const seller = { deliveredE4: 5000, isDeliveryKnown: true, myProfitE4: -1, activity: 'inactive' as const }
   expect(whoSellsIt([seller, { ...seller, activity: 'selling', myProfitE4: 2 }] as never, 'EUR')).toBe(
@@ -108,7 +108,7 @@ test('a loss, a restriction and sellers below break-even are named as such', () 
   expect(whoSellsIt([silent, seller] as never, 'EUR')).toMatch(/^2 offers, from € 0.50 delivered/)
   expect(whoSellsIt([silent] as never, 'EUR')).toMatch(/^1 offer, from € 0.40, delivery not stated/)
   expect(whatDoIMake({ ...item, best: { ...best, isDelivered: false } }, 'EUR')).toBe(
-    '−0.25 (−25 %) at the lowest competing price, € 1.00 on M, delivery not stated.',
+    '−0.25 (−25\u00a0%) at the lowest competing price, € 1.00 on M, delivery not stated.',
   )
   const entry = {
     what: 'Wren',

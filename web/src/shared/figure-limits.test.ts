@@ -22,7 +22,7 @@ test('a limit is set beside the others, changed, and lifted by a span that is op
 test('chips stand in the order of the figures, and lift or change their own limit', () => {
   const set = jest.fn()
   const chips = limitChips(figures, { share: [0.1, 0.5], views: [1000, null] }, set)
-  expect(chips.map((c) => c.label)).toEqual(['Views ≥ 1,000', 'Share 10 %–50 %'])
+  expect(chips.map((c) => c.label)).toEqual(['Views ≥ 1,000', 'Share 10\u00a0%–50\u00a0%'])
   chips[1]?.lift()
   chips[0]?.edit?.set([5, 6])
   expect(set.mock.calls).toEqual([

@@ -15,8 +15,8 @@ test('counts, percents and days', () => {
   expect([count(48_210), count(null), percent(0.714), percent(-0.05, 1), percent(null)]).toEqual([
     '48,210',
     '–',
-    '71 %',
-    '−5.0 %',
+    '71\u00a0%',
+    '−5.0\u00a0%',
     '–',
   ])
   expect([decimal(-0.13), decimal(1234.5, 1), decimal(null)]).toEqual(['−0.13', '1,234.5', '–'])
@@ -26,12 +26,12 @@ test('counts, percents and days', () => {
 })
 
 test.each([
-  ['percent', [0.2, null], '≥ 20 %'],
+  ['percent', [0.2, null], '≥ 20\u00a0%'],
   ['count', [10_000, null], '≥ 10,000'],
   ['money', [20, 100], '20–100'],
   ['signed money', [null, 2], '≤ 2.00'],
   ['rating', [4, null], '≥ 4.0'],
-  ['percent', [-0.25, 0], '−25 %–0 %'],
+  ['percent', [-0.25, 0], '−25\u00a0%–0\u00a0%'],
   ['count', [null, null], 'any'],
 ] as const)('a limit of a %s, %j, in words', (format, span, words) =>
   expect(spanWords({ format }, [...span])).toBe(words),
@@ -40,7 +40,7 @@ test.each([
 test.each([
   [12.3456e4, 'money', '12.35'],
   [3e4, 'signed money', '+3.00'],
-  [0.756, 'percent', '76 %'],
+  [0.756, 'percent', '76\u00a0%'],
   [4.25, 'rating', '4.3'],
   [12_345.6, 'count', '12,346'],
   [NaN, 'count', '–'],
@@ -51,9 +51,9 @@ test('what is nothing, or rounds to it, has no minus', () => {
   expect([amount(-0, 'EUR'), money(-10, 'EUR'), percent(-0.001), decimal(-0.001), count(-0)]).toEqual([
     '0.00',
     '€ 0.00',
-    '0 %',
+    '0\u00a0%',
     '0.00',
     '0',
   ])
-  expect([amount(-100, 'EUR'), percent(-0.01)]).toEqual(['−0.01', '−1 %'])
+  expect([amount(-100, 'EUR'), percent(-0.01)]).toEqual(['−0.01', '−1\u00a0%'])
 })

@@ -53,12 +53,15 @@ export function wholeMoney(e4: number, currency: string): string {
   return `${currencySign(currency)} ${count(e4 / E4)}`
 }
 
+/** Sign of per cent behind a figure, which it never leaves for the next line. */
+export const perCent = '\u00a0%'
+
 export function percent(ratio: number | null | undefined, digits = 0): string {
   return ratio == null || Number.isNaN(ratio)
     ? '–'
     : `${fixed(digits)
         .format(ratio * 100)
-        .replace('-', '−')} %`
+        .replace('-', '−')}${perCent}`
 }
 
 export function signedPercent(ratio: number | null | undefined, digits = 0): string {

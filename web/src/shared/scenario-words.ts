@@ -1,11 +1,11 @@
 import { scenarioPartNames, scenarioParts, type Scenario, type ScenarioPart } from '@sickle/core/margin'
-import { decimal } from './format'
+import { decimal, perCent } from './format'
 
 /** A change as it is read: '+10 %', '−2 points'. */
 export function changeTold(part: ScenarioPart, change: number): string {
   const hundredths = Math.abs(change) * 100
   const amount = decimal(hundredths, Number.isInteger(Number(hundredths.toPrecision(9))) ? 0 : 1)
-  const unit = scenarioParts[part].as === 'share' ? ' %' : hundredths === 1 ? ' point' : ' points'
+  const unit = scenarioParts[part].as === 'share' ? perCent : hundredths === 1 ? ' point' : ' points'
   return `${change < 0 ? '−' : '+'}${amount}${unit}`
 }
 

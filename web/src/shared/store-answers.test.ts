@@ -34,7 +34,7 @@ const stated = (listings: number | null) => ({ listings }) as StoreLook['stated'
 
 test('what made the money says how few make it, that nothing sold, or that it is not known', () => {
   expect(whatMadeTheMoney(look({ known: 50, makes80: 12, topFifth: 0.76 }))).toBe(
-    '12 of 50 listings make four fifths of the units of 30 days; the best fifth makes 76 %.',
+    '12 of 50 listings make four fifths of the units of 30 days; the best fifth makes 76\u00a0%.',
   )
   expect(whatMadeTheMoney(look({ known: 1, makes80: 1, topFifth: 1 }))).toMatch(/^One listing makes/)
   expect(whatMadeTheMoney(look({ known: 4 }))).toBe('Nothing sold in 30 days, of 4 listings that say so.')
@@ -66,7 +66,7 @@ test('how it goes says of how many, and never more than two windows that can be 
     compared: 38,
   } as StoreLook['life']
   expect(howItGoes(look({ life, seriesKnown: 40, listings: 50 }))).toBe(
-    'Fading: −31 % in 28 days against the 28 before (95 %: −42 % to −18 %), over the 38 of 50 listings that know both.',
+    'Fading: −31\u00a0% in 28 days against the 28 before (95 %: −42\u00a0% to −18\u00a0%), over the 38 of 50 listings that know both.',
   )
   const unknown = { stage: 'Unclear', growth: null } as StoreLook['life']
   expect(howItGoes(look({ life: unknown, seriesKnown: 5, listings: 5 }))).toMatch(/^Unclear: too little is known/)
@@ -115,7 +115,7 @@ test('beside others and beside me: nothing to compare is not nothing in common',
     ({ goods: 5, met: 0, gaps: 0, perhaps: 0, prices: { compared: 0 }, ...some }) as unknown as StoreBeside
   const prices = { compared: 10, cheaper: 6, dearer: 3, same: 1, medianRatio: 0.93 }
   expect(atWhatPrices(beside({ prices }))).toBe(
-    'Of 10 listings that others have too, 6 are cheaper than the middle of theirs, 3 dearer, 1 as dear. In the middle it asks −7.0 %.',
+    'Of 10 listings that others have too, 6 are cheaper than the middle of theirs, 3 dearer, 1 as dear. In the middle it asks −7.0\u00a0%.',
   )
   expect(atWhatPrices(beside({}))).toMatch(/^Nobody else/)
   expect(whereWeMeetWords(beside({ goods: 0 }))).toMatch(/^Not known/)

@@ -50,7 +50,7 @@ test('several rules that are broken are named', () => {
 
 test.each<[object, string]>([
   [{ by: 'barcode', verdict: 'same' }, 'same: same barcode'],
-  [{ likeness: { words: 0.66 }, verdict: 'variant' }, 'other variant: words 66 % alike'],
+  [{ likeness: { words: 0.66 }, verdict: 'variant' }, 'other variant: words 66\u00a0% alike'],
   [{ likeness: { words: 0, isTaught: true }, verdict: 'same' }, 'same: other words for the same'],
   [{ by: 'you', verdict: 'similar' }, 'similar: looked up by you'],
   [{ by: 'you', verdict: 'same', judged: 'pack' }, 'you: other pack'],

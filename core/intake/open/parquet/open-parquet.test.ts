@@ -70,3 +70,19 @@ test('a page that unpacks to another size than it says is refused', () => {
   expect(() => unpackPage(new Uint8Array(3), 4, 'UNCOMPRESSED')).toThrow(/another size/)
   expect(() => unpackPage(new Uint8Array(3), 4, 'LZ4_RAW')).toThrow(/which is not read; write it with Snappy/)
 })
+
+test('what a footer claims is bounded: no longer than its file, no more than 50 million rows', async () => {
+  const footer = Uint8Array.from([200, 0, 0, 0, ...new TextEncoder().encode('PAR1')])
+  const short = new File([new TextEncoder().encode('PAR1'), new Uint8Array(100), footer], 'x.parquet')
+  await expect(openFile(short)).rejects.toMatchObject({
+    code: 'file-parquet-broken',
+    details: { reason: 'its footer lies' },
+  })
+  const db = await (await DuckDBInstance.create()).connect()
+  const path = join(folder, 'long.parquet')
+  await db.run(`copy (select 1::tinyint as a, 2::tinyint as b from range(50000001)) to '${path}' (format parquet)`)
+  await expect(read(path)).rejects.toMatchObject({
+    code: 'file-parquet-broken',
+    details: { reason: 'it says that it holds 50000001 rows, more than are read' },
+  })
+})

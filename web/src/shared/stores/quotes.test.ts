@@ -191,7 +191,7 @@ describe('words', () => {
       '3 of 4 orders on time: too few to say how it will be. At the middle on the day. 1 order on the way.',
     )
     expect(onTimeTold({ ...record, known: 5, middleDaysLate: 1.5, underway: 0, unpromised: 2 })).toBe(
-      '3 of 5 orders on time; of many, 30 % to 95 % would be. At the middle 1.5 days late. 2 orders without a promised day.',
+      '3 of 5 orders on time; of many, 30\u00a0% to 95\u00a0% would be. At the middle 1.5 days late. 2 orders without a promised day.',
     )
     expect(onTimeTold({ ...record, middleDaysLate: -1, underway: 0 })).toMatch(/At the middle 1 day early\.$/)
     expect(onTimeTold({ ...record, known: 0, share: null, underway: 0 })).toMatch(/^Not known/)

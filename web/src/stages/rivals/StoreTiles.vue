@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { statedGrade, storeFigures } from '@sickle/core/stores'
-import { count, currencySign, decimal, figureText, percent, wholeMoney } from '@/shared/format'
+import { count, currencySign, decimal, figureText, perCent, percent, wholeMoney } from '@/shared/format'
 import { useRules } from '@/shared/stores/rules'
 import GradeMark from '@/shared/widgets/GradeMark.vue'
 import type { OpenedStore } from '@/workers/store-methods'
@@ -46,7 +46,7 @@ function textOf(value: number | null, { format }: (typeof storeFigures)[number])
 function noteOf(name: string, isStated: boolean): string {
   const { sellThrough, known, listings } = store.summed
   if (name === 'sellThrough' && !isStated && sellThrough)
-    return `95 %: ${percent(sellThrough.low).replace(' %', '')}–${percent(sellThrough.high)}`
+    return `95 %: ${percent(sellThrough.low).replace(perCent, '')}–${percent(sellThrough.high)}`
   if (name === 'revenue' && !isStated) {
     const is = store.windows.find((w) => w.days === 30)?.revenueIs
     return is === 'upper' ? 'an upper bound: some vary' : is === 'unknown' ? 'at asking prices' : 'at what is asked'
