@@ -18,6 +18,9 @@ test.each([
   ['sold.month', ['sold', 'month'], 30, null],
   ['# rtgs', ['nr', 'rtgs'], null, null],
   ['TOTAL', ['total'], null, null],
+  // a word in large letters among others is a code, of words that all shout none is (TOP and ALL are currencies, ISO 4217)
+  ['Price TOP', ['price'], null, 'TOP'],
+  ['SOLD ALL', ['sold', 'all'], null, null],
   ['Cena zł', ['cena', 'zl'], null, 'PLN'],
 ] as const)('%s', (text, words, window, currency) => {
   expect(readHeading(text)).toMatchObject({ words, window, currency })
