@@ -146,23 +146,28 @@ function storesBySize({ listings, itemOf, items }: Joined): { one: Float64Array;
   const [market, store] = [textColumn(listings, 'market'), textColumn(listings, 'store')]
   // by store and market; a store without a market has the first place of its own
   const markets = market.words.length + 1
-  const numbers = new Int32Array(store.words.length * markets).fill(-1)
-  /** of each store the items met first, one more than are few */
-  const met: number[][] = []
-  const [one, few] = [new Float64Array(items).fill(NaN), new Float64Array(items).fill(NaN)]
+  const [unmet, large] = [-1, -2]
+  const numbers = new Int32Array(store.words.length * markets).fill(unmet)
+  /** of each small store its items */
+  const met: Set<number>[] = []
+  const one = new Float64Array(items).fill(NaN)
   for (let l = 0; l < itemOf.length; l++) {
     const [item, own] = [itemOf[l] as number, store.codes[l] as number]
     if (own < 0 || item < 0) continue
+    one[item] = 0
     const at = own * markets + (market.codes[l] as number) + 1
-    if (numbers[at] === -1) numbers[at] = met.push([]) - 1
-    const its = met[numbers[at] as number] as number[]
-    one[item] = few[item] = 0
-    if (its.length <= fewItems && !its.includes(item)) its.push(item)
+    // most listings of a large market are those of large stores: nothing is asked of them
+    if (numbers[at] === large) continue
+    if (numbers[at] === unmet) numbers[at] = met.push(new Set()) - 1
+    const its = met[numbers[at] as number] as Set<number>
+    if (its.add(item).size <= fewItems) continue
+    its.clear()
+    numbers[at] = large
   }
+  const few = one.slice()
   for (const its of met) {
-    if (its.length > fewItems) continue
     for (const item of its) few[item] = (few[item] as number) + 1
-    if (its.length === 1) one[its[0] as number] = (one[its[0] as number] as number) + 1
+    if (its.size === 1) for (const item of its) one[item] = (one[item] as number) + 1
   }
   return { one, few }
 }

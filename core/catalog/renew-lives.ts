@@ -14,7 +14,8 @@ export async function renewLives(
 ): Promise<Table> {
   const category = textColumn(listings, 'category')
   const life = new LifeTable()
-  const fresh = [...sameAs.keys()].filter((item) => (sameAs[item] as number) < 0)
+  const fresh: number[] = []
+  for (let item = 0; item < sameAs.length; item++) if ((sameAs[item] as number) < 0) fresh.push(item)
   for (const [done, item] of fresh.entries()) {
     if (done % 500 === 0) await onProgress(done / fresh.length)
     const places = listingsOf({ starts, members }, item)

@@ -13,9 +13,9 @@ export function monthsSince(day: number, end: number): number {
   return Math.max(0, Math.floor((end - day) / monthDays))
 }
 
-/** Brings the figures that count days up to the ends of the windows: all else of an item may be as it was while days pass. */
-export function countDaysInPlace(figures: Table, { listings, starts, members, windowEnds }: Catalog): void {
-  const [days, months] = [numbers(figures, 'daysListed'), numbers(figures, 'storeMonths')]
+/** Figures of which those that count days are brought up to the ends of the windows: all else of an item may be as it was while days pass. */
+export function withDaysCounted(figures: Table, { listings, starts, members, windowEnds }: Catalog): Table {
+  const [days, months] = [numbers(figures, 'daysListed').slice(), numbers(figures, 'storeMonths').slice()]
   const market = textColumn(listings, 'market')
   const ends = Array.from({ length: market.words.length }, (_, m) => windowEnds[market.words.at(m) ?? '?'])
   const [listedOn, storeSince, capturedOn] = [
@@ -35,4 +35,7 @@ export function countDaysInPlace(figures: Table, { listings, starts, members, wi
     if (Number.isFinite(listed)) days[item] = daysSince(listed, end)
     if (Number.isFinite(since)) months[item] = monthsSince(since, end)
   }
+  const counted = { daysListed: days, storeMonths: months }
+  const columns = Object.entries(counted).map(([name, values]) => [name, { type: 'number', values }] as const)
+  return { ...figures, columns: { ...figures.columns, ...Object.fromEntries(columns) } }
 }

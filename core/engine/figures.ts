@@ -1,6 +1,6 @@
 import { stepper, type Item, type ItemMaker, type WorkOptions } from '../catalog'
-import { countDaysInPlace } from './counted-days'
-import { Dictionary, gatherRows, type Column, type Table } from '../tables'
+import { withDaysCounted } from './counted-days'
+import { Dictionary, gatherRows, sharingBlanks, type Column, type Table } from '../tables'
 import { facetOf, facets } from './facets'
 import { measures } from './measures'
 
@@ -39,10 +39,9 @@ export async function renewFigures(
   { haveDaysPassed = true, ...options }: WorkOptions & { haveDaysPassed?: boolean } = {},
 ): Promise<Table> {
   const fresh: number[] = []
-  sameAs.forEach((old, item) => old < 0 && fresh.push(item))
+  for (let item = 0; item < sameAs.length; item++) if ((sameAs[item] as number) < 0) fresh.push(item)
   const renewed = gatherRows(before, sameAs, await figuresOf(maker, Int32Array.from(fresh), options))
-  if (haveDaysPassed) countDaysInPlace(renewed, maker.catalog)
-  return renewed
+  return haveDaysPassed ? withDaysCounted(renewed, maker.catalog) : renewed
 }
 
 async function figuresOf(maker: ItemMaker, items: Int32Array, options: WorkOptions): Promise<Table> {
@@ -63,7 +62,7 @@ async function figuresOf(maker: ItemMaker, items: Int32Array, options: WorkOptio
     }
   }
   for (const { name, codes, dictionary } of texts) columns[name] = { type: 'text', codes, words: dictionary.words }
-  return { rows, columns }
+  return sharingBlanks({ rows, columns })
 }
 
 function writeMeasures(columns: Record<string, Column>, item: Item, row: number): void {

@@ -18,6 +18,8 @@ export function gatherRows(table: Table, from: Int32Array, fresh: Table): Table 
   const { kept, added } = runsOf(from)
   const names = new Set([...Object.keys(table.columns), ...Object.keys(fresh.columns)])
   const columns: Record<string, Column> = {}
+  // columns that are one list stay one
+  const done: { olds: Float64Array | null; news: Float64Array | null; values: Float64Array }[] = []
   for (const name of names) {
     const [old, more] = [table.columns[name], fresh.columns[name]]
     if ((old ?? more)?.type === 'text') {
@@ -26,11 +28,14 @@ export function gatherRows(table: Table, from: Int32Array, fresh: Table): Table 
       if (olds) copyRuns(codes, olds.codes, kept)
       columns[name] = { type: 'text', codes, words: addTexts(codes, olds ?? null, news ?? null, added) }
     } else {
-      const values = new Float64Array(from.length)
-      const [olds, news] = [old, more].map((c) => (c?.type === 'number' ? c.values : null))
-      copyRuns(values, olds ?? null, kept)
-      copyRuns(values, news ?? null, added)
+      const [olds = null, news = null] = [old, more].map((c) => (c?.type === 'number' ? c.values : null))
+      const same = done.find((d) => d.olds === olds && d.news === news)
+      const values = same?.values ?? new Float64Array(from.length)
       columns[name] = { type: 'number', values }
+      if (same) continue
+      copyRuns(values, olds, kept)
+      copyRuns(values, news, added)
+      done.push({ olds, news, values })
     }
   }
   return { rows: from.length, columns }

@@ -205,3 +205,18 @@ test('price steps are read from one cell; what is none is told', () => {
   expect(readValue('1: 4.00; 50: 3.20', 'tiers', style)).toEqual({ value: '1:40000;50:32000' })
   expect(readValue('ask us', 'tiers', style)).toEqual({ value: null, reason: "'ask us' is no list of price steps" })
 })
+
+test('days that are figures are counted from the end of 1899, or in seconds or milliseconds since 1970', () => {
+  const read = (text: string, days: 'serial' | 'seconds' | 'milliseconds') =>
+    isoDay(readValue(text, 'day', { number: { decimal: '.', group: ',' }, order: 'dmy', days }).value as number)
+  // 86,400 seconds a day (POSIX.1-2017, 4.16); day 45,658 of spreadsheets is the first of 2025 (ECMA-376, 18.17.4.1)
+  expect(read('45658', 'serial')).toBe('2025-01-01')
+  expect(read(String(Date.UTC(2025, 0, 1, 23) / 1000), 'seconds')).toBe('2025-01-01')
+  expect(read(String(Date.UTC(2025, 0, 1, 23)), 'milliseconds')).toBe('2025-01-01')
+})
+
+test('figures of a spreadsheet lose the dust of binary division, and no digit where they are very small', () => {
+  const style = { number: { decimal: '.', group: ',' }, order: 'dmy' } as const
+  expect(readValue(2.2800000000000002, 'rating', style)).toEqual({ value: 2.28 })
+  expect(readValue(4e-7, 'rating', style)).toEqual({ value: 4e-7 })
+})

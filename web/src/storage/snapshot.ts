@@ -1,7 +1,7 @@
 import type { Catalog, Corrections, SellerRules } from '@sickle/core/catalog'
 import type { FindRow } from '@sickle/core/engine'
 import { Problem } from '@sickle/core/problem'
-import { fromStored, toStored, type Column, type StoredColumn, type Table } from '@sickle/core/tables'
+import { fromStored, isBlank, toStored, type Column, type StoredColumn, type Table } from '@sickle/core/tables'
 import type { Database, ImportEntry } from './schema'
 import { isSound, sealed } from './seal'
 
@@ -82,12 +82,13 @@ export async function readSnapshot(db: Database, print: string): Promise<OpenedS
     const { rows, columns, blank } = head.tables[table]
     const stored = await Promise.all(columns.map((name) => soundPart<StoredColumn>(db, `${table}/${name}`)))
     if (stored.includes(null)) throw new Problem('snapshot-spoilt')
-    const unknown = (): Column => ({ type: 'number', values: new Float64Array(rows).fill(NaN) })
+    // one list for all of them, as when they were worked out
+    const unknown: Column = { type: 'number', values: new Float64Array(rows).fill(NaN) }
     return {
       rows,
       columns: Object.fromEntries([
         ...columns.map((name, i) => [name, fromStored(stored[i] as StoredColumn)] as const),
-        ...blank.map((name) => [name, unknown()] as const),
+        ...blank.map((name) => [name, unknown] as const),
       ]),
     }
   }
@@ -134,9 +135,4 @@ export async function writeSnapshot(
     if ((error as Error).name !== 'QuotaExceededError') throw error
     await db.clear('snapshots')
   }
-}
-
-/** A column of numbers of which none is known. */
-function isBlank(column: Column | undefined): boolean {
-  return column?.type === 'number' && column.values.every((v) => Number.isNaN(v))
 }
