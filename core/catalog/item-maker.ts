@@ -161,7 +161,8 @@ export class ItemMaker {
 const isSaidAlike = (a: object, b: object) => JSON.stringify(a) === JSON.stringify(b)
 
 const areOffersSame = (before: Catalog, now: Catalog): boolean =>
-  before.offers === now.offers && before.forms === now.forms && !isTaughtAnew(before, now)
+  before.offers === now.offers &&
+  (now.offers.length === 0 || (before.forms === now.forms && !isTaughtAnew(before, now)))
 
 function offerFinder({ forms, lessons, offers }: Catalog, ofOffers: OfferLessons): OfferFinder {
   if (offers.length === 0) return new OfferFinder([])

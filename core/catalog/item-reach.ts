@@ -152,7 +152,8 @@ function storesBySize({ listings, itemOf, items }: Joined): { one: Float64Array;
   const met: Set<number>[] = []
   const one = new Float64Array(items).fill(NaN)
   for (let l = 0; l < itemOf.length; l++) {
-    const [item, own] = [itemOf[l] as number, store.codes[l] as number]
+    const item = itemOf[l] as number
+    const own = store.codes[l] as number
     if (own < 0 || item < 0) continue
     one[item] = 0
     const at = own * markets + (market.codes[l] as number) + 1

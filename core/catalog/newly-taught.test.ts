@@ -38,6 +38,15 @@ test('what came, what went, what is said otherwise and what is taken back is tau
   const now = (...lessons: Parameters<typeof taught>[1]) => ({ ...before, lessons: taught(titles, lessons).lessons })
   expect(newInForce(now(trough), before).map((l) => l.those)).toEqual([before.lessons[1]?.those])
   expect(newInForce(before, now(trough))).toEqual([])
+  // in the midst, first and last too
+  const oak = { says: 'apart', these: 'oak', those: 'tin' } as const
+  const all = [trough, oak, pail]
+  for (const left of all) {
+    const some = all.filter((l) => l !== left)
+    expect(newInForce(now(...some), now(...all))).toEqual(taught(titles, [left]).lessons)
+    expect(newInForce(now(...all), now(...some))).toEqual([])
+    expect(newInForce(now(...all), now(...some.toReversed(), left))).toEqual([])
+  }
   for (const other of [
     now(trough),
     now(trough, { ...pail, says: 'apart' }),

@@ -21,30 +21,37 @@ export function titleLessons(
 
 type Taught = Pick<Catalog, 'lessons' | 'forms'>
 
+const areEqual = (x: readonly number[], y: readonly number[]) => x.length === y.length && x.every((n, i) => n === y[i])
+const isSame = (x: WordLesson, y: WordLesson) =>
+  x.says === y.says && areEqual(x.these, y.these) && areEqual(x.those, y.those)
 const byNumbers = ({ says, these, those }: WordLesson) => `${says} ${these.join()} ${those.join()}`
 
 /** What is believed now and was not before. */
 export function newInForce(before: Taught, now: Taught): WordLesson[] {
-  // by numbers, which are quicker to tell apart, where both number words alike
-  const nameIn = ({ forms }: Taught) =>
-    before.forms === now.forms ? byNumbers : (lesson: WordLesson) => lessonName(lesson, forms.words)
-  const known = new Set(inForce(before.lessons).map(nameIn(before)))
-  const name = nameIn(now)
-  return inForce(now.lessons).filter((l) => !known.has(name(l)))
+  const [old, all] = [inForce(before.lessons), inForce(now.lessons)]
+  if (before.forms !== now.forms) {
+    const known = new Set(old.map((l) => lessonName(l, before.forms.words)))
+    return all.filter((l) => !known.has(lessonName(l, now.forms.words)))
+  }
+  // by numbers, and of few: most is believed in the same order as before
+  const [from, less] = alikeAtEnds(old, all)
+  const known = new Set(old.slice(from, old.length - less).map(byNumbers))
+  return all.slice(from, all.length - less).filter((l) => !known.has(byNumbers(l)))
+}
+
+/** How many lessons of two lists are the same in their order from the beginning, and of the others from the end. */
+function alikeAtEnds(a: readonly WordLesson[], b: readonly WordLesson[]): [from: number, less: number] {
+  const most = Math.min(a.length, b.length)
+  let from = 0
+  while (from < most && isSame(a[from] as WordLesson, b[from] as WordLesson)) from++
+  let less = 0
+  while (less < most - from && isSame(a.at(-1 - less) as WordLesson, b.at(-1 - less) as WordLesson)) less++
+  return [from, less]
 }
 
 /** Whether other lessons are believed now than were before. */
 export const isTaughtAnew = (before: Taught, now: Taught): boolean =>
-  !areEqual(before, now) && newInForce(before, now).length + newInForce(now, before).length > 0
-
-/** Whether the same is believed in the same order, as it mostly is: that is told without a name of each. */
-function areEqual(before: Taught, now: Taught): boolean {
-  const [a, b] = [inForce(before.lessons), inForce(now.lessons)]
-  const areSame = (x: readonly number[], y: readonly number[]) => x.length === y.length && x.every((n, i) => n === y[i])
-  const isSame = (x: WordLesson, y: WordLesson) =>
-    x.says === y.says && areSame(x.these, y.these) && areSame(x.those, y.those)
-  return before.forms === now.forms && a.length === b.length && a.every((l, i) => isSame(l, b[i] as WordLesson))
-}
+  newInForce(before, now).length + newInForce(now, before).length > 0
 
 /** A lesson in words, for people. */
 export interface ToldLesson {
