@@ -8,7 +8,7 @@ const finder = () => {
   const cells = new MetCells(price, style, () => NaN)
   return {
     cells,
-    find(text: string): number {
+    find: (text: string): number => {
       const bytes = new TextEncoder().encode(text)
       return cells.find(viewOf(bytes), 0, bytes.length, hashText(text))
     },
