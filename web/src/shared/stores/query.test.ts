@@ -4,6 +4,7 @@ import { until } from '@/testing/until'
 import { useQuery } from './query'
 import { useSheaf } from './sheaf'
 import { useWorkspace } from './workspace'
+import { watch } from 'vue'
 
 async function setup() {
   const bench = testBench()
@@ -92,4 +93,18 @@ test('a Cut is kept by its name, comes from a file, tells what changed, and can 
   const again = useQuery()
   await again.load()
   expect(again.cuts.filter((c) => !c.ships).map((c) => c.name)).toEqual(['From a file'])
+})
+
+test('of other figures what is on the screen is asked for before the list', async () => {
+  const { bench, query, workspace } = await setup()
+  const asked: string[] = []
+  const call = bench.services.engine.call.bind(bench.services.engine)
+  bench.services.engine.call = ((name: 'seenItem', args: never) => (asked.push(name), call(name, args))) as never
+  watch(
+    () => workspace.version,
+    () => void bench.services.engine.call('seenItem', ['Marrowgate/A5', []]),
+  )
+  await workspace.reload()
+  await until(() => query.answer !== null)
+  expect(asked.filter((name) => name === 'ask' || name === 'seenItem')).toEqual(['seenItem', 'ask'])
 })

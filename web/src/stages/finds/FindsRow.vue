@@ -18,8 +18,19 @@ const { row, home } = defineProps<{
   /** the item, where its listings are shown */
   unfolded: Item | null
 }>()
-defineEmits<{ choose: []; open: []; unfold: [key: string]; point: [row: FindRow | null, event: MouseEvent] }>()
+const emit = defineEmits<{
+  choose: []
+  open: []
+  unfold: [key: string]
+  point: [row: FindRow | null, event: MouseEvent]
+}>()
 const own = useOwn()
+function press(event: MouseEvent) {
+  if (!isSecondPress(event)) return
+  // what is opened is the row pressed, also where the first click was on its fold
+  emit('choose')
+  emit('open')
+}
 </script>
 
 <template>
@@ -30,7 +41,7 @@ const own = useOwn()
     :aria-selected="selected"
     :tabindex="selected ? 0 : -1"
     @click="$emit('choose')"
-    @mousedown="isSecondPress($event) && $emit('open')"
+    @mousedown="press"
     @keydown.enter="$emit('open')"
   >
     <template v-if="row">

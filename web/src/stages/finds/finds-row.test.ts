@@ -26,6 +26,7 @@ test('a row opens at the second press of a double click, though the cell pressed
   await cell?.trigger('mousedown', { detail: 2 })
   await box.setProps({ columns: [] })
   expect(box.emitted('open')).toHaveLength(1)
+  expect(box.emitted('choose')).toHaveLength(2)
 })
 
 test('a third press, another button, or the fold pressed twice opens nothing', async () => {

@@ -13,7 +13,7 @@ import { useRivals } from './rivals-store'
 const rivals = useRivals()
 const rules = useRules()
 const pool = usePool()
-defineEmits<{ open: [] }>()
+const emit = defineEmits<{ open: [] }>()
 const box = useTemplateRef('box')
 const none = new Map<number, number>()
 const [rowHeight, headHeight] = [30, 30]
@@ -37,6 +37,10 @@ const originWords: Record<Origin, string> = {
 const sorted = (by: string) =>
   rivals.query.sort.by === by ? (rivals.query.sort.descending ? 'descending' : 'ascending') : 'none'
 const mark = (by: string) => (rivals.query.sort.by === by ? (rivals.query.sort.descending ? ' ▾' : ' ▴') : '')
+function open(store: number) {
+  rivals.choose(store)
+  emit('open')
+}
 /** Goes on from the chosen store to the next or the one before. */
 function move(by: 1 | -1) {
   const place = rivals.found.indexOf(rivals.chosenAt)
@@ -100,7 +104,7 @@ defineExpose({ move })
         :aria-rowindex="r.index + 2"
         :style="{ transform: `translateY(${r.start}px)` }"
         @click="rivals.choose(at(r.index))"
-        @mousedown="isSecondPress($event) && $emit('open')"
+        @mousedown="isSecondPress($event) && open(at(r.index))"
       >
         <span role="gridcell" class="tick"
           ><input
