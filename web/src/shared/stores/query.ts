@@ -106,15 +106,9 @@ function useAnswer(query: { value: Query }) {
     flush: 'sync',
   })
   watch(
-    [() => query.value, shown, showDropped, () => sheaf.dropped.map((d) => d.key).join()],
+    [() => query.value, shown, () => workspace.version, showDropped, () => sheaf.dropped.map((d) => d.key).join()],
     () => void askOnceLoaded(),
     { deep: true },
-  )
-  // of other figures the screen that is open asks first: all items take longer than the one that is looked at
-  watch(
-    () => workspace.version,
-    () => void askOnceLoaded(),
-    { flush: 'post' },
   )
   return {
     answer,
