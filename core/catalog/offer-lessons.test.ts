@@ -5,8 +5,8 @@ import { buildCatalog, ItemMaker, joinTold, noCorrections, plainRules, tellOffer
 const things = ['Herb', 'Kitchen', 'Balcony', 'Harbour'] as const
 const numbered = (of: (thing: string, i: number) => object) => things.map((t, i) => of(t, i)) as never[]
 const catalog = buildCatalog([
-  captureOf('listings', numbered((t, i) => ({ market: 'Marrowgate', id: `A${i}`, title: `${t} secateur, 2${i} cm` }))),
-  captureOf('offers', numbered((t, i) => ({ supplier: 'Sill Mill', id: `S${i}`, title: `${t} pruner, 2${i} cm`, tiers: '1:10000' }))),
+  captureOf('listings', numbered((t, i) => ({ market: 'Marrowgate', id: `A${i}`, title: `${t} tweg, 2${i} cm` }))),
+  captureOf('offers', numbered((t, i) => ({ supplier: 'Sill Mill', id: `S${i}`, title: `${t} grindle, 2${i} cm`, tiers: '1:10000' }))),
 ]) // prettier-ignore
 
 const said = (judgement: MatchJudgement, ...which: number[]): Corrections => ({
@@ -33,10 +33,10 @@ test('two offers that are judged the same teach that their words are: others fol
     says: 'same',
     byHand: 2,
     barcodes: 0,
-    example: ['Herb secateur, 20 cm', 'Herb pruner, 20 cm'],
+    example: ['Herb tweg, 20 cm', 'Herb grindle, 20 cm'],
     isTakenBack: false,
   })
-  expect([told?.these, told?.those].flat().sort()).toEqual(['pruner', 'secateur'])
+  expect([told?.these, told?.those].flat().sort()).toEqual(['grindle', 'tweg'])
   const back = await makerWith({ ...said('same', 0, 1), unlearned: { [told!.name]: true } }, twice)
   expect(verdict(back, 2)).toBe(verdict(untaught, 2))
   expect(tellOfferLessons(back.offerLessons)[0]?.isTakenBack).toBe(true)

@@ -1,4 +1,4 @@
-import { kindOf, markOf } from './telling-words'
+import { covers, kindOf, markOf } from './telling-words'
 
 /** What the words of two titles have in common and apart, by weight. */
 export interface Difference {
@@ -102,6 +102,7 @@ function meansSame(a: string, b: string): boolean {
   const [mine, theirs] = [bare(a), bare(b)]
   if (mine !== a && theirs !== b && a[0] !== b[0]) return false
   const mark = markOf(mine)?.mark
+  if (covers(mine, theirs) || covers(theirs, mine)) return true
   if (mine === theirs || (mark !== undefined && mark === markOf(theirs)?.mark)) return true
   const [x, y] = [kindOf(mine), kindOf(theirs)]
   return x !== null && y !== null && x.sort === y.sort && x.kind === y.kind
@@ -140,6 +141,8 @@ function clashesOf(onlyA: readonly string[], onlyB: readonly string[]): string[]
  * that the other does not, they are not surely the same. Measured in docs/estimates.md.
  */
 export const leastShared = 0.5
+/** What they share word for word at least to be compared at all: words that are written otherwise in one of them come to it. */
+export const leastCompared = 0.3
 
 /** Words that half of all titles have say nothing: ln(1 + 2). */
 const nothing = Math.log(3)

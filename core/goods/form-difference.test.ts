@@ -1,6 +1,6 @@
 import { chance } from '../../standins/random'
 import { FormDifference, titleForms, wordWeights, type WordLesson } from '.'
-import { differenceOf, isSaidOtherwise, lacksHead, saysNoOther } from './difference'
+import { differenceOf, isSaidOtherwise, lacksHead, likenessOf, saysNoOther } from './difference'
 
 const random = chance(44)
 const upTo = (most: number) => Math.floor(random.next() * most)
@@ -72,7 +72,9 @@ function areSameBy(a: number, b: number, lessons: readonly WordLesson[]): boolea
   if (isApart && !isTaught('same') && [...onlyX, ...onlyY].some((id) => alone.has(id))) return false
   if (isForOther(a, b) || isForOther(b, a)) return false
   const sum = (ids: readonly number[]) => ids.reduce((all, id) => all + (weights[id] as number), 0)
-  return saysNoOther(sum(onlyX), sum(onlyY)) || isTaught('same') || isSaidOtherwise(textOf(onlyX), textOf(onlyY))
+  if (isTaught('same')) return true
+  const isSame = saysNoOther(sum(onlyX), sum(onlyY)) || isSaidOtherwise(textOf(onlyX), textOf(onlyY))
+  return isSame && likenessOf(differenceOf(textOf(x), textOf(y), weightOf)) >= 0.5
 }
 
 test('whether two titles name the same goods follows from what each says alone, and from what is taught of that', () => {

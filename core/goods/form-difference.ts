@@ -1,4 +1,14 @@
-import { isNothingLeft, isOneRoot, lacksHead, saidByOneAlone, saysNoOther, tells, type Difference } from './difference'
+import {
+  isNothingLeft,
+  isOneRoot,
+  lacksHead,
+  leastShared,
+  likenessOf,
+  saidByOneAlone,
+  saysNoOther,
+  tells,
+  type Difference,
+} from './difference'
 import { wordsOfForm, wordWeights, type TitleForms } from './title-forms'
 import type { WordLesson } from './word-lesson'
 
@@ -83,7 +93,9 @@ export class FormDifference {
     const alone = this.#parted(a, b).only
     if (alone.every((words) => words.length > mostOtherwise)) return false
     if (this.#areTaughtApart(...alone) || this.#isForOther(a, b) || this.#isForOther(b, a)) return false
-    return saysNoOther(this.#weightOfAll(alone[0]), this.#weightOfAll(alone[1])) || this.#isOtherwise(...alone)
+    if (this.#same.size > 0 && this.#same.has(keyOf(...alone))) return true
+    const isSame = saysNoOther(this.#weightOfAll(alone[0]), this.#weightOfAll(alone[1])) || this.#isOtherwise(...alone)
+    return isSame && likenessOf(this.of(a, b)) >= leastShared
   }
 
   /** Whether one says what it is for, and the other names nothing of what it is. */
@@ -122,7 +134,6 @@ export class FormDifference {
   #isOtherwise(a: number[], b: number[]): boolean {
     const { words } = this.#forms
     const [first, second] = [a[0] as number, b[0] as number]
-    if (this.#same.size > 0 && this.#same.has(keyOf(a, b))) return true
     // most pairs by far differ in one plain word on either side
     const isPlain = a.length === 1 && b.length === 1 && !this.#tells[first] && !this.#tells[second]
     if (isPlain) return isOneRoot(words[first] as string, words[second] as string)

@@ -2,7 +2,7 @@ import { AlikeForms } from './alike-forms'
 import { Groups } from './groups'
 import type { TitleForms } from './title-forms'
 import { wordWeights } from './title-forms'
-import { leastShared } from './difference'
+import { leastCompared } from './difference'
 import { FormDifference } from './form-difference'
 import { taughtPairs, taughtPairsOf } from './taught-pairs'
 import type { WordLesson } from './word-lesson'
@@ -183,7 +183,7 @@ function joining(groups: Groups, firstOf: Int32Array, { forms, lessons }: Joinab
   const fullest = new Map<number, number>()
   const speaker = (form: number) => fullest.get(groups.root(first(form))) ?? form
   return {
-    least: leastShared,
+    least: leastCompared,
     isThere: (form: number) => first(form) >= 0,
     apart: (form: number) => groups.hasLabel(first(form)),
     worthwhile: (a: number, b: number) => groups.mayJoin(first(a), first(b)),

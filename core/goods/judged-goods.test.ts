@@ -41,6 +41,25 @@ test.each([0, 1] as const)('titles of further trades, half %d: what is put toget
   expect(percent(joined.recall)).toBe(told('the same, and put together'))
 })
 
+test.each([
+  ['third', 0, 0.95, 0.85],
+  ['third', 1, 0.95, 0.65],
+  ['fourth', 0, 0.95, 0.7],
+  ['fourth', 1, 0.95, 0.75],
+  ['fifth', 0, 0.95, 0.65],
+  ['fifth', 1, 0.9, 0.6],
+] as const)('titles of trades that nobody had in mind, %s list, half %d', async (set, half, precision, recall) => {
+  const pairs = await judgedPairs(half, set)
+  const joined = precisionAndRecall(pairs, (p) => p.isJoined)
+  const place = ['third', 'fourth', 'fifth'].indexOf(set) * 2 + half
+  const told = (row: string) => toldFigures('Titles of trades that nobody had in mind', row)[place]
+  const percent = (share: number) => `${(100 * share).toFixed(1)} %`
+  expect(joined.precision).toBeGreaterThanOrEqual(precision)
+  expect(joined.recall).toBeGreaterThanOrEqual(recall)
+  expect(percent(joined.precision)).toBe(told('put together, and the same'))
+  expect(percent(joined.recall)).toBe(told('the same, and put together'))
+})
+
 test('what is said to be for something is not that: both ways of saying what it is are one', async () => {
   const others = Array.from({ length: 60 }, (_, i) => `Another thing number${i} of sort${i % 7}`)
   const areTogether = async (a: string, b: string) => {

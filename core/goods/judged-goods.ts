@@ -22,6 +22,9 @@ interface Good {
 const files = {
   first: new URL('./fixtures/goods-pairs.txt', import.meta.url),
   later: new URL('./fixtures/goods-pairs-later.txt', import.meta.url),
+  third: new URL('./fixtures/goods-pairs-third.txt', import.meta.url),
+  fourth: new URL('./fixtures/goods-pairs-fourth.txt', import.meta.url),
+  fifth: new URL('./fixtures/goods-pairs-fifth.txt', import.meta.url),
 }
 
 /** @param half 0 those the likeness was written by, 1 those kept aside */

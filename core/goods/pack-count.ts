@@ -60,11 +60,14 @@ const sidesAlone = new RegExp(
   `(?<![\\d.,])${side} ?[x×] ?${side}(?: ?[x×] ?${side})?(?! ?(?:ml|cl|l|g|kg|oz)\\b)(?! (?:${piece})${end})(?=$|[\\s,;)])`,
   'giu',
 )
+/** '90/14': a size of two figures */
+const ofTwo = /(?<![\d/])\d{2,3}\/\d{2,3}(?![\d/])/g
 const blank = (found: string) => ' '.repeat(found.length)
 
 /** Sizes of several sides ('30 x 40 cm') blanked out, at the same length so that places still agree. */
 function withoutSizes(text: string): string {
-  return /\d ?(?:cm|mm|m|inch|inches|in|ft|")? ?[x×]/.test(text)
-    ? text.replace(sidesWithUnit, blank).replace(sidesAlone, blank)
-    : text
+  const plain = text.includes('/') ? text.replace(ofTwo, blank) : text
+  return /\d ?(?:cm|mm|m|inch|inches|in|ft|")? ?[x×]/.test(plain)
+    ? plain.replace(sidesWithUnit, blank).replace(sidesAlone, blank)
+    : plain
 }

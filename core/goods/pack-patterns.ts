@@ -22,7 +22,7 @@ import { end, start, titlePattern, type Listed } from './title-patterns'
 const number = `(\\d{1,4}|${numberWord})`
 const size = '(?:cm|mm|m|ml|cl|l|g|kg|oz|inch|in|ft|"|litres?|liters?)'
 /** A word or a few, the last of them in the plural. */
-export const plural = '(?:[\\p{L}-]+ ){0,3}[\\p{L}-]*[^s\\P{L}]s\\b'
+export const plural = '(?:[\\p{L}-]+ ){0,4}[\\p{L}-]*[^s\\P{L}]s\\b'
 /** Plurals of other languages, told by what stands behind them: 'penne a sfera', 'Halter aus Messing', 'kaarsen'. */
 const otherPlural = [
   '\\p{L}{3,}[aei] (?:\\p{L}{3,}[aei]|a|di|da|per|con)\\b',
@@ -74,8 +74,11 @@ export const packPatterns: PackPattern[] = [
     `(?:(?:${container}) (?:${ofWord}) ?|(?:${bareContainer}) )${number}${end}(?! ?[x×]| ?${size}${end}|[-’'.]| (?:${within}|in|inch)${end})`,
   ),
   atNumber(`[ -]?(?:${packed})${end}`),
-  atWord(`(?:pack|pk|set|lot|qty|quantity|multipack)[ :x]{1,2}${number}${end}(?! ?(?:[x×]|${size}${end}))`),
-  atFigure(` ?[x×] ?\\d+(?:[.,]\\d+)? ?(?:ml|cl|l|g|kg|oz|litre|litres)${end}`),
+  atWord(
+    `(?:pack|pk|set|lot|qty|quantity|multipack)[ :x]{1,2}${number}${end}(?! ?(?:[x×]|${size}${end})| ${within}${end})`,
+  ),
+  // the size of one stays in the title: '2 x 5 kg' is another good than '2 x 3 kg'
+  atFigure(` ?[x×](?= ?\\d+(?:[.,]\\d+)? ?(?:ml|cl|l|g|kg|oz|litre|litres)${end})`),
   atWord(`(half[ -]?dozen)${end}`, { count: () => 6 }),
   atWord(`(?:(\\d{1,2}|two|three) )?(?:${dozen})${end}`, { count: (m) => 12 * (m[1] ? toNumber(m[1]) : 1) }),
   ...namedPacks.map(([words, count]) => atWord(`(?:${words})${end}`, { count: () => count })),
@@ -96,5 +99,5 @@ export const packPatterns: PackPattern[] = [
   anywhere(`^${number} (?!${within}${end})(?=${plural}|${otherPlural})`),
   anywhere(`[^s\\P{L}]s (\\d{2,4})s${end}`),
   anywhere(`^(${numberWord}) (?!${within}${end})(?=\\p{L}{3,})(?! in )`),
-  anywhere(`(?:^|[\\s(])(\\d{1,3}) ?[x×] (?=\\p{L}{3,}|a[3-6]${end})(?!(?:cm|mm|inch|litre|magnif|zoom))`),
+  anywhere(`(?:^|[\\s(])(\\d{1,3}) ?[x×] (?=\\p{L}{3,}|\\p{L}\\d|aaa?${end})(?!(?:cm|mm|inch|litre|magnif|zoom))`),
 ]

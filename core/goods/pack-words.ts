@@ -102,4 +102,4 @@ export const magnifying =
 
 /** What a leading figure may count within one thing, so that it is no pack: 3 tier stand, 5 in 1 tester. */
 export const within =
-  '(?:tier|in|inch|cell|pocket|compartment|port|head|way|arm|ply|drawer|shelf|seater|cup|step|layer|hole|leg|wick|tube|section|hour|litre|liter|gallon|foot|panel|prong|tine|speed|watt|volt|string|key|man|star|bit|piece|thread|tc|magnif\\p{L}*|(?:day|week|month|year|colour|color|page|card|minute|second)s?)'
+  '(?:tier|in|inch|cell|pocket|compartment|port|head|way|arm|ply|drawer|shelf|seater|cup|step|layer|hole|leg|wick|tube|section|hour|litre|liter|gallon|foot|panel|prong|tine|speed|watt|volt|string|key|man|star|bit|piece|thread|tc|magnif\\p{L}*|(?:day|week|month|year|colour|color|page|card|minute|second)s?|farben|tage|couleurs|jours|colores|dias|colori|giorni|kleuren|dagen|kolor(?:y|ow)|dni|cores)'

@@ -1,4 +1,4 @@
-import { lengthsApart, withoutSizes } from './sizes'
+import { asLengths, lengthsApart, withoutSizes } from './sizes'
 
 const sizes = (text: string) => withoutSizes(text).sizes
 
@@ -75,6 +75,34 @@ test('sides by themselves: however they are told, and each once', () => {
   expect(lengthsApart(['1830x610x6mm'])).toEqual(['1830mm', '610mm', '6mm'])
   expect(lengthsApart(['1830x610mm', '6mm', '500g'])).toEqual(['1830mm', '610mm', '6mm', '500g'])
   expect(lengthsApart(['300x300mm', '300mm'])).toEqual(['300mm'])
-  // without a unit nothing says that they are lengths
-  expect(lengthsApart(['26x1.95', '7#'])).toEqual(['26x1.95', '7#'])
+  // without a unit they are taken for centimetres where they are compared
+  expect(lengthsApart(['183x61', '7#'])).toEqual(['1830mm', '610mm', '7#'])
+  expect(lengthsApart(['26x1.95'])).toEqual(['260mm', '19.5mm'])
+  expect(lengthsApart(['40x30ml', '7#'])).toEqual(['40x30ml', '7#'])
+})
+
+test('sides without a unit as lengths; all else stays', () => {
+  expect(['183x61', '12.5x3x0.25', '183x61mm', '7#', '500ml'].map(asLengths)).toEqual([
+    '1830x610mm',
+    '125x30x2.5mm',
+    '183x61mm',
+    '7#',
+    '500ml',
+  ])
+})
+
+test('what is measured is not said of the goods', () => {
+  expect(withoutSizes('mat 6mm thick 183 x 61 cm wide, 5 m')).toEqual({
+    rest: 'mat    ,  ',
+    sizes: ['1830x610mm', '6mm', '5000mm'],
+  })
+  expect(withoutSizes('6 mm thickness').rest).toBe('  thickness')
+})
+
+test('a long figure, or one with a fraction, and the letters at it are a figure and a word', () => {
+  expect(withoutSizes('9000pa 2700k 1.5a')).toEqual({ rest: '  pa   k   a', sizes: ['9000#', '2700#', '1.5#'] })
+  expect(withoutSizes('9000 pa').sizes).toEqual(['9000#'])
+  expect(withoutSizes('100er led 12er')).toEqual({ rest: '  led  ', sizes: ['100#', '12#'] })
+  // how many lines a picture has is its name
+  expect(withoutSizes('1080p 4k 10x')).toEqual({ rest: '1080p 4k 10x', sizes: [] })
 })

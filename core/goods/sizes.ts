@@ -1,8 +1,15 @@
 import { remembered } from './remembered'
 import { asciiPattern, isAscii, titlePattern } from './title-patterns'
 
+interface Unit {
+  forms: string
+  base: string
+  factor: number
+  isImperial?: boolean
+}
+
 /** Units in which titles give sizes, each with what it is kept in; one entry a unit, its spellings together. */
-const units: Record<string, { forms: string; base: string; factor: number; isImperial?: boolean }> = {
+const units: Record<string, Unit> = {
   mm: { forms: 'mm|millimet(?:er|re)s?', base: 'mm', factor: 1 },
   cm: { forms: 'cms?|centimet(?:er|re)s?', base: 'mm', factor: 10 },
   m: { forms: 'm|mtr?|met(?:er|re|ro|ri)s?', base: 'mm', factor: 1000 },
@@ -40,6 +47,9 @@ const anyUnit = Object.values(units)
   .join('|')
 const unitFor = (text: string) => Object.values(units).find((u) => new RegExp(`^(?:${u.forms})$`).test(text)) ?? null
 
+/** What is measured, behind a size: it is the same size without it. */
+const measured =
+  '(?: (?:thick|long|wide|high|tall|deep|diameter|dick|lang|breit|hoch|tief|durchmesser|epaisseur|longueur|largeur|hauteur|diametre|largo|ancho|alto|diametro|lungo|largo|dik|hoog|lange|dlugosci)(?![\\p{L}\\d]))?'
 const number = '\\d{1,9}(?:[.,]\\d{1,9})?'
 const behind = `(?:${anyUnit})(?![\\p{L}\\d])`
 const by = ' ?[x×*] ?'
@@ -48,12 +58,15 @@ const by = ' ?[x×*] ?'
 const figuresIn = (pattern: typeof titlePattern) => ({
   /** '40 x 14 cm', '40 cm x 14 cm', '26 x 1.95' with its unit behind */
   sides: pattern(
-    `(?<![\\d.,])${number}(?: ?${behind})?${by}${number}(?: ?${behind})?(?:${by}${number})? ?(?:${anyUnit})(?![\\p{L}\\d])`,
+    `(?<![\\d.,])${number}(?: ?${behind})?${by}${number}(?: ?${behind})?(?:${by}${number})? ?(?:${anyUnit})(?![\\p{L}\\d])${measured}`,
     'g',
   ),
   bareSides: pattern(`(?<![\\p{L}\\d.,])${number}${by}${number}(?:${by}${number})?(?![\\p{L}\\d])`, 'g'),
-  size: pattern(`(?<![\\d.,])${number} ?(?:${anyUnit})(?![\\p{L}\\d])`, 'g'),
-  countedWord: pattern('(?<![\\p{L}\\p{N}])(\\d{1,9})(\\p{L}{3,})', 'g'),
+  size: pattern(`(?<![\\d.,])${number} ?(?:${anyUnit})(?![\\p{L}\\d])${measured}`, 'g'),
+  countedWord: pattern(
+    '(?<![\\p{L}\\p{N}]|\\d[.,])(\\d{1,9}(?=\\p{L}{3})|\\d{1,9}[.,]\\d{1,3}|\\d{3,9}(?!p(?!\\p{L})))(\\p{L}+)',
+    'g',
+  ),
   alone: pattern('(?<![\\p{L}\\p{N}])\\d+(?:[.,]\\d+)?(?![\\p{L}\\p{N}])', 'g'),
 })
 const [inAscii, inAny] = [figuresIn(asciiPattern), figuresIn(titlePattern)]
@@ -83,15 +96,18 @@ export function withoutSizes(text: string, isPlain = isAscii(text)): { rest: str
   }
   take(figures.size)
   if (!digit.test(rest)) return { rest, sizes }
-  // '7pockets' is '7 pockets'; a number after letters, or before one or two, is a name ('A4', '3d')
-  rest = rest.replace(figures.countedWord, '$1 $2')
+  // '100er LED' has 100 of them; '7pockets' is '7 pockets'; '9000pa' is '9000 pa'; a number after letters, or a short one before one or two, is a name ('A4', '3d')
+  rest = rest.replace(/(?<=\d)er(?![\p{L}\d])/gu, '').replace(figures.countedWord, '$1 $2')
   // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
   take(figures.alone)
   return { rest, sizes }
 }
 
+const anyMeasured = titlePattern(measured, 'g')
+
 /** Sides from the longest on, in the base of the unit behind them: 1 kg and 1000 g are the same size. */
-const sizeIn = remembered((text) => {
+const sizeIn = remembered((found) => {
+  const text = found.replace(anyMeasured, '')
   const figures = text.match(/\d+(?:[.,]\d+)?/g) ?? []
   const last = figures.at(-1) ?? ''
   const unit = unitFor(text.slice(text.lastIndexOf(last) + last.length).trim())
@@ -100,7 +116,7 @@ const sizeIn = remembered((text) => {
 })
 
 /** Inches and ounces are turned round to two figures: what is 10 inches to one seller is 25 cm to the other. */
-function inBase(value: number, unit: (typeof units)[string] | null): number {
+function inBase(value: number, unit: Unit | null): number {
   if (unit === null) return value
   const exact = value * unit.factor
   return unit.isImperial ? Number(exact.toPrecision(2)) : Math.round(exact * 100) / 100
@@ -112,11 +128,23 @@ function inBase(value: number, unit: (typeof units)[string] | null): number {
  * @param sizes as `withoutSizes` has them
  */
 export const lengthsApart = (sizes: readonly string[]): string[] =>
-  sizes.some(hasSides) ? [...new Set(sizes.flatMap((size) => (hasSides(size) ? sidesOf(size) : [size])))] : [...sizes]
+  sizes.some(hasSides)
+    ? [...new Set(sizes.flatMap((size) => (hasSides(size) ? sidesOf(asLengths(size)) : [size])))]
+    : [...sizes]
 
-const hasSides = (size: string) => size.includes('x') && size.endsWith('mm')
+const hasSides = (size: string) => size.includes('x') && (size.endsWith('mm') || !hasUnit.test(size))
+const hasUnit = /[^\dx.]/
 const sidesOf = (size: string) =>
   size
     .slice(0, -2)
     .split('x')
     .map((side) => `${side}mm`)
+
+/** Sides without a unit beside some that have one are in centimetres: '183 x 61' is what another title calls '183 x 61 cm'. */
+export const asLengths = (size: string): string =>
+  size.includes('x') && !hasUnit.test(size)
+    ? `${size
+        .split('x')
+        .map((side) => Math.round(Number(side) * 1000) / 100)
+        .join('x')}mm`
+    : size

@@ -1,3 +1,7 @@
+import { writtenTogether } from './phrases'
+import { synonyms } from './synonyms'
+import { kindOf, markOf } from './telling-words'
+
 /** How words of titles are spelled, so that one word is one: colours of eight languages, spellings of two sides of an ocean, plain synonyms. */
 
 const colours: Record<string, string> = {
@@ -22,8 +26,10 @@ const colours: Record<string, string> = {
   multicolour: 'multicolor multicolore mehrfarbig bunt meerkleurig kolorowy multicoloured colourful',
   burgundy: 'bordeaux bordo',
   ivory: 'elfenbein ivoire marfil avorio',
+  navy: 'marine marineblau marino granatowy granatowa marinho',
+  rosegold: '',
   ...Object.fromEntries(
-    'olive sage terracotta cream navy teal copper rust mustard charcoal ochre mint amber lavender khaki coral peach lime tan'
+    'olive sage terracotta cream teal copper rust mustard charcoal ochre mint amber lavender khaki coral peach lime tan'
       .split(' ')
       .map((c) => [c, '']),
   ),
@@ -34,40 +40,22 @@ const shades: Record<string, string> = {
   dark: 'dunkel donker fonce oscuro scuro ciemny escuro',
 }
 
-/** What is one word, spelled or said otherwise; common practice, no source. */
-const synonyms: Record<string, string> = {
-  bike: 'bicycle cycle cycling',
-  motorbike: 'motorcycle',
-  leash: 'lead',
-  tyre: 'tire',
-  aluminium: 'aluminum',
-  fibre: 'fiber',
-  microfibre: 'microfiber',
-  litre: 'liter',
-  metre: 'meter',
-  licence: 'license',
-  jewellery: 'jewelry',
-  mould: 'mold',
-  orthopaedic: 'orthopedic',
-  diaper: 'nappy nappies',
-  organiser: 'organizer',
-  screen: 'display',
-  fridge: 'refrigerator',
-  chopping: 'cutting',
-  fold: 'foldable folding collapsible foldaway',
-  adjust: 'adjustable',
-  extend: 'extendable telescopic',
-  poo: 'poop',
-}
-
-const canonical = new Map<string, string>()
-for (const table of [colours, synonyms])
-  for (const [word, forms] of Object.entries(table))
-    for (const form of [word, ...forms.split(' ')]) if (form) canonical.set(form, word)
+const canonical = new Map(synonyms)
+for (const [together, [word, ...more]] of writtenTogether)
+  if (word !== undefined && more.length === 0 && !synonyms.has(together)) canonical.set(together, word)
+for (const [word, forms] of Object.entries(colours))
+  for (const form of [word, ...forms.split(' ')]) if (form) canonical.set(form, word)
 
 const colourWords = new Set(Object.keys(colours))
+const plainColours = new Set('black white red green blue yellow orange purple pink brown grey'.split(' '))
+/** Whether of two colours beside each other the second only says of which sort the first is: 'navy blue', 'bleu marine' is navy. */
+export const isShadeOf = (shade: string, colour: string): boolean =>
+  plainColours.has(colour) && !plainColours.has(shade) && !shade.includes(' ')
 /** Whether a word, case folded and as it is spelled here, names a colour. */
 export const isColour = (word: string): boolean => colourWords.has(canonical.get(word) ?? word)
+
+/** Whether a word, case folded, is another word for something. */
+export const isSynonym = (word: string): boolean => canonical.has(word)
 
 const shadeOf = new Map(
   Object.entries(shades).flatMap(([shade, forms]) => [shade, ...forms.split(' ')].map((f) => [f, shade])),
@@ -81,8 +69,21 @@ export const asShade = (word: string): string | null => shadeOf.get(word) ?? nul
  * @param word case folded, without accents
  */
 export function spelled(word: string): string {
-  return canonical.get(word) ?? withShade(word) ?? canonical.get(stem(word)) ?? stem(word)
+  const base = baseOf(word)
+  const root = stem(base)
+  const one = canonical.get(word) ?? withShade(word) ?? canonical.get(base) ?? manyOf(word)
+  return one ?? (kindOf(root) === null && markOf(root) === null ? withoutEnding(root) : root)
 }
+
+/** 'nórdica' and 'nórdico', 'Leinwände' and 'Leinwand': the last vowel of long words goes, where they are no words that tell goods apart. */
+const withoutEnding = (word: string): string =>
+  word.length > 5 && /[^aeiouy][aeo]$/.test(word) ? word.slice(0, -1) : word
+
+/** 'Uhren', 'Lampen': plurals of German and Dutch, of words that are known. */
+const manyOf = (word: string): string | undefined =>
+  word.length > 4 && word.endsWith('n')
+    ? (synonyms.get(word.slice(0, -1)) ?? synonyms.get(word.slice(0, -2)))
+    : undefined
 
 /** 'hellgrau', 'lichtgrijs': a shade and a colour in one. */
 function withShade(word: string): string | null {
@@ -100,16 +101,30 @@ function colourOfStem(root: string): string | null {
 }
 
 /** German adjectives, told by what makes adjectives of words: 'faltbarer', 'magnetische', 'selbstaufblasendes' */
-const germanAdjective = /^(\p{L}{2,}(?:bar|ig|isch|lich|end|haft|sam|los|iert|fest|dicht))e[rsnm]?$/u
+const germanAdjective = /^(\p{L}{2,}(?:bar|ig|isch|lich|end|haft|sam|los|iert|fest|dicht|ern))e[rsnm]?$/u
 
-/** Plurals, the endings of verbs and those of German adjectives go; what makes another word of it ('grinder') stays. */
-function stem(word: string): string {
-  if (word.length > 6) word = word.replace(germanAdjective, '$1')
+/** Plurals go. @param word case folded, without accents */
+export function singular(word: string): string {
   if (word.length > 4 && word.endsWith('ies')) return `${word.slice(0, -3)}y`
-  if (word.length > 4 && /(?:ch|sh|x|ss)es$/.test(word)) return word.slice(0, -2)
-  if (word.length > 3 && word.endsWith('s') && !/(?:ss|us|is)$/.test(word)) return word.slice(0, -1)
-  if (word.length > 6 && word.endsWith('iser')) return word
-  if (word.length > 6 && word.endsWith('izer')) return `${word.slice(0, -4)}iser`
-  const root = word.length > 5 ? word.replace(/(?:ing|ed)$/, '') : word
-  return /[aeiouy]/.test(root) ? root : word
+  if (word.length > 4 && /(?:ch|sh|x|ss|ns)es$/.test(word)) return word.slice(0, -2)
+  return word.length > 3 && word.endsWith('s') && !/(?:ss|us|is|lens)$/.test(word) ? word.slice(0, -1) : word
 }
+
+/** Plurals and the endings of German and Dutch adjectives go, and American spellings. */
+function baseOf(word: string): string {
+  if (word.length < 7) return singular(word)
+  return singular(word.replace(germanAdjective, '$1').replace(americanEnding, 'is$1').replace(/baar$/, 'bar'))
+}
+
+/** The endings of verbs go, and what can be done ('expandable', 'expanding'); what makes another word of it ('grinder') stays. */
+function stem(base: string): string {
+  const root = base.length > 8 ? base.replace(/e?(?:able|ible)$/, '') : base
+  const plain = root.length > 5 ? root.replace(/(?:ing|ed)$/, '') : root
+  if (!/[aeiouy]/.test(plain)) return base
+  // 'swimming' is of 'swim', 'rolling' of 'roll'
+  return plain.length < root.length ? plain.replace(/([bdgmnprt])\1$/, '$1') : plain
+}
+/** 'galvanized', 'organizer' */
+const americanEnding = /iz(e[drs]?|ers|ing|able)$/
+
+for (const [form, word] of synonyms) if (!canonical.has(baseOf(form))) canonical.set(baseOf(form), word)

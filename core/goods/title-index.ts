@@ -1,5 +1,5 @@
-import { areSame, differenceOf, lacksHead, likenessOf, type Difference } from './difference'
-import { lengthsApart } from './sizes'
+import { areSame, differenceOf, lacksHead, leastCompared, likenessOf, type Difference } from './difference'
+import { asLengths, lengthsApart } from './sizes'
 import type { TitleSignature } from './title-signature'
 
 export interface Alike {
@@ -55,7 +55,7 @@ export class TitleIndex {
   }
 
   /** The best candidates, best first; at most `most`, none under `least`. Those without a clash go before those with one. */
-  find(wanted: TitleSignature, most = 10, least = 0.35): Alike[] {
+  find(wanted: TitleSignature, most = 10, least = leastCompared): Alike[] {
     const own = this.#total(wanted)
     const found: { at: number; words: number }[] = []
     for (const [at, shared] of this.#sharing(wanted, own, least)) {
@@ -140,13 +140,20 @@ const isForOther = (a: TitleSignature, b: TitleSignature) =>
   lacksHead(a.heads ?? [], b.words) || lacksHead(b.heads ?? [], a.words)
 
 function clashesOf(a: TitleSignature, b: TitleSignature): string[] {
-  const sizes = a.sizes.length > 0 && b.sizes.length > 0 && !areSizesSame(a, b) ? clash(a.sizes, b.sizes, unitOf) : []
+  const sizes = a.sizes.length > 0 && b.sizes.length > 0 && !areSizesSame(a, b) ? sizesApart(a.sizes, b.sizes) : []
   const colours = a.colours.length > 0 && b.colours.length > 0 ? clash(a.colours, b.colours, () => 'colour') : []
   return [...sizes, ...colours]
 }
 
 const areSizesSame = (a: TitleSignature, b: TitleSignature) =>
   lengthsApart(a.sizes).sort().join() === lengthsApart(b.sizes).sort().join()
+
+/** Where only one title gives a unit to its sides, the other means centimetres. */
+function sizesApart(a: string[], b: string[]): string[] {
+  const isOneBare = a.some(isLength) !== b.some(isLength)
+  return isOneBare ? clash(a.map(asLengths), b.map(asLengths), unitOf) : clash(a, b, unitOf)
+}
+const isLength = (size: string) => size.endsWith('mm')
 
 function unitOf(size: string): string {
   return size.replace(/[\d.x]+/, '')

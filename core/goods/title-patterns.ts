@@ -6,9 +6,21 @@ export const end = '(?![\\p{L}\\d])'
 const beyondAscii = /[^\x00-\x7f]/
 export const isAscii = (text: string): boolean => !beyondAscii.test(text)
 
-/** Accents off. */
+/** Letters that no accent is taken off by Unicode's decomposition, as they are written where they are wanting. */
+const plainLetters: Record<string, string> = {
+  ...{ ß: 'ss', ł: 'l', ø: 'o', æ: 'ae', œ: 'oe', đ: 'd', ı: 'i' },
+  ...{ ẞ: 'SS', Ł: 'L', Ø: 'O', Æ: 'AE', Œ: 'OE', Đ: 'D' },
+}
+const specialLetter = new RegExp(`[${Object.keys(plainLetters).join('')}]`, 'g')
+
+/** Accents off: 'größe' is 'grosse', 'żyłka' is 'zylka'. */
 export const withoutAccents = (text: string): string =>
-  isAscii(text) ? text : text.normalize('NFD').replace(/\p{M}/gu, '')
+  isAscii(text)
+    ? text
+    : text
+        .normalize('NFD')
+        .replace(/\p{M}/gu, '')
+        .replace(specialLetter, (letter) => plainLetters[letter] as string)
 
 /** Other gaps than single spaces as such. */
 export const singleSpaced = (text: string): string => (isSpaced.test(text) ? text.replace(/[\s_]+/g, ' ') : text)

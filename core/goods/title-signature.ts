@@ -1,8 +1,9 @@
 import { packIn } from './pack-count'
 import { lengthsApart, withoutSizes } from './sizes'
+import { isShadeOf } from './spelling'
 import { markOf } from './telling-words'
 import { asciiPattern, isAscii, singleSpaced, start, titlePattern, withoutAccents } from './title-patterns'
-import { meetTokens, textsOfTokens, wordOfToken, type Token } from './title-tokens'
+import { meetTokens, type Token } from './title-tokens'
 
 /** What a title says, taken apart: what must agree (sizes, colours, pack, marks) and what may differ (words). */
 export interface TitleSignature {
@@ -45,8 +46,11 @@ class SaidWords {
   heads: readonly string[] = []
   #role: '' | '+' | '-' = ''
   #shade: string | null = null
+  /** the colour named right before */
+  #colour: string | null = null
 
   add(token: Token): void {
+    if (token.role !== 'word') this.#colour = null
     if (token.role === 'word') this.#addWord(token)
     else if (token.role === 'size') once(this.marks, `size ${token.text}`)
     else if (token.role === 'without') this.#role = '-'
@@ -64,14 +68,24 @@ class SaidWords {
     if (this.heads.length === 0) this.heads = [...this.words]
   }
 
+  #addColour(word: string): void {
+    const colour = this.#shade === null ? word : `${this.#shade} ${word}`
+    const before = this.#colour
+    this.#shade = this.#colour = null
+    if (before !== null && isShadeOf(before, colour)) return
+    this.#colour = colour
+    if (before !== null && isShadeOf(colour, before)) this.colours.splice(this.colours.indexOf(before), 1)
+    once(this.colours, colour)
+  }
+
   #addWord({ word, isColour, shade, mark }: Token): void {
-    if (word === null) return
-    if (isColour) {
-      once(this.colours, this.#shade === null ? word : `${this.#shade} ${word}`)
-      this.#shade = null
+    if (word === null) {
+      this.#colour = null
       return
     }
+    if (isColour) return this.#addColour(word)
     this.#shade = shade
+    this.#colour = null
     const isWithout = this.#role === '-'
     if (mark || isWithout) once(this.marks, `${isWithout ? '-' : ''}${mark?.mark ?? word}`)
     if (isWithout) this.#role = '+'
@@ -86,17 +100,22 @@ function once(list: string[], text: string): void {
 /** Case and accents off; what is one word in parts is put together ('usb-c', 'non stick'), and "men's" is men. */
 function foldedOf(title: string, isPlain = isAscii(title)): string {
   const plain = singleSpaced(isPlain ? title : withoutAccents(title)).toLowerCase()
-  const whole = plain.replace(isPlain ? partedInAscii : parted, (pair) => pair.replace(/[- ]/, ''))
+  const stated =
+    plain.includes('inclu') || plain.includes('nicht') || plain.includes('inbegrepen')
+      ? plain.replace(notIncluded, 'without $1')
+      : plain
+  const whole = stated.replace(isPlain ? partedInAscii : parted, (pair) => pair.replace(/[- ]/, ''))
   return /['’]/.test(whole)
     ? whole.replace(/['’]s(?![\p{L}\p{N}])/gu, '').replace(/(?<![\p{L}\p{N}])[dlsn]['’]/gu, '')
     : whole
 }
-const inTwo =
-  'power bank|sun shade|dash cam|night light|smart watch|note book|back pack|lunch box|tool box|tooth brush|ear phone|ear bud|head phone|touch screen|key ring|key board|bath room|wind screen|screw driver|flash light|hand bag|bird house|candle stick|table cloth|cook ware|work bench'
-const partedBy = [
-  '(?:non|anti|pre|self|semi|wi)[- ](?=[a-z])|cat[- ](?=\\d)|(?:usb|type)[- ](?=[abc](?![a-z\\d]))',
-  ...inTwo.split('|').map((pair) => pair.replace(' ', '[- ]')),
-].join('|')
+/** 'pot not included' */
+const notIncluded = titlePattern(
+  `(\\p{L}+) (?:is |are )?(?:not included|nicht (?:enthalten|inklusive|dabei)|non inclus[eao]?|no incluid[ao]s?|niet inbegrepen|nao incluid[ao]s?)`,
+  'g',
+)
+const partedBy =
+  '(?:non|anti|pre|self|semi|wi)[- ](?=[a-z])|cat[- ](?=\\d)|t[- ](?=shirt)|[a-z][- ](?=frame|shape)|(?:usb|type)[- ](?=[abc](?![a-z\\d]))'
 const parted = titlePattern(`${start}(?:${partedBy})`, 'g')
 const partedInAscii = asciiPattern(`${start}(?:${partedBy})`, 'g')
 
@@ -106,13 +125,16 @@ const partedInAscii = asciiPattern(`${start}(?:${partedBy})`, 'g')
  * @param words as signatures have them
  */
 export function asWritten(words: readonly string[], titles: readonly string[]): string[] {
-  const tokens = titles.flatMap((title) => textsOfTokens(foldedOf(title)))
+  const places = new Map<string, { at: number; written: string }>()
+  for (const title of titles)
+    meetTokens(foldedOf(title), isAscii(title), ({ word }, written) => {
+      if (word !== null && !places.has(word)) places.set(word, { at: places.size, written })
+    })
   const found = words.map((word) => {
     const plain = word.replace(/^[+!]/, '')
-    const at = tokens.findIndex((token) => wordOfToken(token) === plain)
-    return { at: at < 0 ? tokens.length : at, written: tokens[at] ?? plain }
+    return places.get(plain) ?? { at: places.size, written: plain }
   })
-  return found.sort((a, b) => a.at - b.at).map(({ written }) => written)
+  return [...new Set(found.sort((a, b) => a.at - b.at).map(({ written }) => written))]
 }
 
 /** One text for all titles that say the same. */

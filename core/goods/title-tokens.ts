@@ -1,7 +1,9 @@
+import { partsOf } from './compounds'
+import { phrases, writtenTogether } from './phrases'
 import { PlainTokens } from './plain-tokens'
 import { remembered } from './remembered'
-import { asShade, isColour, spelled } from './spelling'
-import { forWords, letterSizes, markOf, withoutWords, withWords } from './telling-words'
+import { asShade, isColour, isSynonym, singular, spelled } from './spelling'
+import { forWords, kindOf, letterSizes, markOf, withoutWords, withWords } from './telling-words'
 
 /** What a token of a title is: a word or figure, or what parts a title or says what its next words are to the good. */
 type TokenRole = 'word' | 'size' | 'break' | 'with' | 'without' | 'for'
@@ -17,16 +19,34 @@ export interface Token {
   /** 'light' or 'dark' where it belongs to the colour behind it */
   shade: string | null
   mark: ReturnType<typeof markOf>
+  /** the first part of a compound, and what is read of its rest; the whole and null for most */
+  part: string
+  rest: Token | null
+  /** what it makes with the word behind it, in the singular: two words that are one thing; null for most */
+  begins: ReadonlyMap<string, readonly Token[]> | null
+  singular: string
 }
 
+/** Words that say nothing of the goods: what is small in every language, what every seller promises, how many there are. */
 const noise = new Set(
-  'a an and the of for with in on to by from your our new brand genuine quality premium best great top free delivery shipping postage fast gift ideal perfect uk eu ireland irish sale offer hot rare lovely beautiful unique item product pack set pcs pieces piece lot x pk ct pair dozen twin count un und mit de la le der die das den dem ein eine fur von zum zur aus ab im les une des du en et ou pour avec par el los las para con y o il lo gli i di del della da het een voor met van os um uma e com do na ze z dla or incl inkl included inclusive suitable color colour farbe style type model modell degree size'.split(
-    ' ',
-  ),
+  [
+    'a an and the of for with in on to by from at your our you my new brand genuine quality premium best great top free delivery shipping postage fast gift ideal perfect uk eu ireland irish sale offer hot rare lovely beautiful unique item product suitable color colour style styled design designed modern stylish elegant durable sturdy practical multipurpose multifunctional versatile comfortable luxury home household use carry carrying approved series edition model type degree size duty super',
+    'pack set kit pcs pieces piece lot x pk ct pair dozen twin count stk stuck st tlg stuks szt sztuk uds unid unidad unidades pezzi piezas unites pecas zestaw confezione packung',
+    'fach fache facher faches un und mit la le der die das den dem des ein eine einen fur furs von zum zur aus ab im am beim bei auf oder je zu inkl inklusive farbe hochwertig hochwertige neu modisch stilvoll ideal zuhause haushalt',
+    'les une du de en et ou pour avec par sur dans au aux a l d les nouveau moderne maison couleur',
+    'el los las para con y o al su ideal nuevo nueva moderno moderna hogar color',
+    'il lo gli i di del della dei delle da al alla nel nella su ideale nuovo nuova casa colore',
+    'het een voor met van os of op bij aan uit te kleur ideaal nieuw nieuwe huis',
+    'na do w z ze dla po oraz i kolor nowy nowa idealny',
+    'um uma e com no na nos nas ao da das do dos em cor novo nova ideal',
+    'or incl included inclusive including',
+  ]
+    .join(' ')
+    .split(' '),
 )
 
 /** The word that a token stands for; null where it says nothing of the goods. */
-export function wordOfToken(token: string): string | null {
+function wordOfToken(token: string): string | null {
   const word = spelled(token)
   return noise.has(token) || noise.has(word) || (word.length === 1 && !/\d/.test(word)) ? null : word
 }
@@ -39,11 +59,16 @@ const roles: [TokenRole, ReadonlySet<string>][] = [
   ['size', letterSizes],
 ]
 
-function readToken(text: string): Token {
+function readToken(text: string, begins: Token['begins'] = null): Token {
   const role = roles.find(([, tokens]) => tokens.has(text))?.[0] ?? 'word'
-  const word = role === 'word' ? wordOfToken(text) : null
+  const parts = role === 'word' ? partsOfToken(text) : null
+  const word = role === 'word' ? wordOfToken(parts?.[0] ?? text) : null
   return {
     text,
+    singular: singular(text),
+    begins,
+    part: parts?.[0] ?? text,
+    rest: parts && readToken(parts[1] as string),
     role,
     word,
     // 'light grey' is what 'hellgrau' stands for
@@ -52,14 +77,48 @@ function readToken(text: string): Token {
     mark: word === null ? null : markOf(word),
   }
 }
-const tokenOf = remembered(readToken)
-const plain = new PlainTokens(readToken)
-
-/** Tokens of a title in their order. @param title case and accents off @param isPlain it is plain ASCII */
-export function meetTokens(title: string, isPlain: boolean, met: (token: Token) => void): void {
-  if (isPlain) plain.meet(title, met)
-  else for (const text of textsOfTokens(title)) met(tokenOf(text))
+function phrasesOf(text: string): Token['begins'] {
+  const seconds = phrases.get(text)
+  return seconds ? new Map([...seconds].map(([second, words]) => [second, words.map((word) => readToken(word))])) : null
 }
 
-/** The same as texts. */
-export const textsOfTokens = (title: string): readonly string[] => title.match(/[\p{L}\p{N}]+|[,+&(]/gu) ?? []
+/** What is known as one word is no compound. */
+function partsOfToken(text: string): readonly string[] | null {
+  const words = writtenTogether.get(singular(text))
+  if (words !== undefined && words.length > 1) return words
+  const word = spelled(text)
+  const isKnown = isSynonym(text) || isColour(word) || kindOf(word) !== null || markOf(word) !== null
+  return isKnown ? null : partsOf(text)
+}
+const readFirst = (text: string) => readToken(text, phrasesOf(text))
+const tokenOf = remembered(readFirst)
+const plain = new PlainTokens(readFirst)
+
+/** Hears of a token, and of the words of the title that it was read from. */
+type Met = (token: Token, written: string) => void
+
+/** Tokens of a title in their order, one for two words that are one thing. @param title case and accents off @param isPlain it is plain ASCII */
+export function meetTokens(title: string, isPlain: boolean, met: Met): void {
+  const meetAll = (token: Token, written: string | null = null) => {
+    met(token, written ?? token.part)
+    if (token.rest !== null) meetAll(token.rest, written)
+  }
+  let first: Token | null = null
+  const meet = (token: Token) => {
+    const before = first
+    // 'espuma de memória'
+    if (before !== null && token.word === null && token.role === 'word') return
+    first = null
+    const both = before?.begins?.get(token.singular)
+    if (before !== null && both !== undefined)
+      return both.forEach((one) => meetAll(one, `${before.text} ${token.text}`))
+    if (before !== null) meetAll(before)
+    if (token.begins === null) meetAll(token)
+    else first = token
+  }
+  if (isPlain) plain.meet(title, meet)
+  else for (const text of textsOfTokens(title)) meet(tokenOf(text))
+  if (first !== null) meetAll(first)
+}
+
+const textsOfTokens = (title: string): readonly string[] => title.match(/[\p{L}\p{N}]+|[,+&(]/gu) ?? []

@@ -1,5 +1,4 @@
 import {
-  leastShared,
   nothingTaught,
   sameMarks,
   TitleIndex,
@@ -30,16 +29,17 @@ export class AlikeTitles {
     this.#index = new TitleIndex(this.#signatures, weights)
   }
 
-  /** @param sameOnly those that are merely alike are not looked for */
+  /** @param sameOnly without those that are merely alike */
   find(wanted: TitleSignature, most: number, sameOnly: boolean): Alike[] {
     const asTaught = this.#asTaught(wanted)
     const known = new Set(asTaught.map((a) => a.at))
     const others = this.#index
-      .find(wanted, most, sameOnly ? leastShared : undefined)
+      .find(wanted, most)
       .filter(({ at }) => !known.has(at))
       .map((found) => this.#told(wanted, found))
     const isSame = ({ likeness }: Alike) => likeness.verdict === 'same'
-    return [...asTaught, ...others.filter(isSame), ...others.filter((a) => !isSame(a))].slice(0, most)
+    const alike = sameOnly ? [] : others.filter((a) => !isSame(a))
+    return [...asTaught, ...others.filter(isSame), ...alike].slice(0, most)
   }
 
   /** Titles that have words of a search, most alike first. */

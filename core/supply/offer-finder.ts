@@ -25,7 +25,7 @@ export type JudgedOffers = Readonly<Record<string, MatchJudgement>>
 interface FindOptions {
   /** most offers that are found by likeness or barcode (default 20) */
   most?: number
-  /** those that are merely alike are not looked for (default false) */
+  /** without those that are merely alike (default false) */
   sameOnly?: boolean
   /** what the seller said of offers: those said to be something are always among what is found */
   judged?: JudgedOffers
