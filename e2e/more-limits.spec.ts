@@ -41,7 +41,7 @@ test('limits by country, origin and channel; a theme of a branch leads to its it
 
   // It sells well by its rank, which alone is known: its number is one that hides its sales in the made-up world.
   await page.goto(`/finds/item/${encodeURIComponent('Marrowgate/61008112')}`)
-  await expect(page.getByText(/does not show what it sells: about \d+ units in 30 days, 80 %/)).toBeVisible()
+  await expect(page.getByText(/does not show what it sells: about \d+ units in 30 days, 80\s%/)).toBeVisible()
   await expect(page.getByText(/By what buyers search for, within 80 letters/)).toBeVisible()
   await page.context().grantPermissions(['clipboard-read', 'clipboard-write'])
   await page.getByRole('button', { name: 'Copy' }).click()

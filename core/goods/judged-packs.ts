@@ -9,7 +9,7 @@ export interface JudgedPack {
   read: number | null
 }
 
-const files = ['pack-titles-languages', 'pack-titles-more', 'pack-titles-third'].map(
+const files = ['pack-titles-languages', 'pack-titles-more', 'pack-titles-third', 'pack-titles-fourth'].map(
   (name) => new URL(`./fixtures/${name}.tsv`, import.meta.url),
 )
 

@@ -32,13 +32,13 @@ export function toNumber(text: string | undefined): number {
 export const container = [
   'job ?lot|multipack|pack|packs|pk|sets?|lots?|box|boxes|bundle|bag|case|bulk|tin|tub|carton|packet',
   'packung(?:en)?|päckchen|pakete?|kartons?|schachteln?|beutel|dosen?|tüten?',
-  'boîtes?|ensembles?|sachets?|jeux?|paquets?|étuis?',
-  'paquetes?|juegos?|cajas?|lotes?|bolsas?|estuches?|conjuntos?',
-  'confezion[ei]|scatol[ae]|pacc[oh]i?|lott[oi]|bust[ae]',
+  'boîtes?|ensembles?|sachets?|sacs?(?! à dos)|jeux?|paquets?|étuis?',
+  'paquetes?|juegos?|cajas?|lotes?|bolsas?|bolsitas?|sacos?|estuches?|conjuntos?',
+  'confezion[ei]|scatol[ae]|pacc[oh]i?|lott[oi]|bust[ae]|sacchett[oi]',
   'rolls?|rollen?|rouleaux?|rollos?|rotol[oi]|rol|rolk[ai]|rolos?',
-  'doos|dozen van|pakjes?|pak|pakken|zakjes?|verpakking(?:en)?|blik(?:ken)?',
-  'zestaw(?:y|ów)?|komplet(?:y|ów)?|kpl\\.?|opakowa(?:nie|nia|ń)|opak\\.?|op\\.|pudełk[oa]|paczk[ai]',
-  'caixas?|kits?|jogos?|embalage(?:m|ns)|pacotes?',
+  'doos|doosjes?|dozen van|pakjes?|pak|pakken|zak|zakken|zakjes?|verpakking(?:en)?|blik(?:ken)?',
+  'zestaw(?:y|ów)?|komplet(?:y|ów)?|kpl\\.?|opakowa(?:nie|nia|ń)|opak\\.?|op\\.|pudełk[oa]|paczk[ai]|wor(?:ek|ki)',
+  'caixas?|kits?|jogos?|embalage(?:m|ns)|pacotes?|saquetas?',
 ].join('|')
 /** Those that may stand right before their number: 'Zestaw 6 szklanek'. */
 export const bareContainer =
@@ -87,8 +87,8 @@ export const pairwise = [
   'chaussettes|gants|chaussures|bottes|ciseaux|lacets|lunettes|chaussons',
   'calcetines|guantes|zapatos|botas|tijeras|cordones|gafas|zapatillas',
   'calze|calzini|guanti|scarpe|stivali|forbici|lacci|occhiali|ciabatte',
-  'sokken|handschoenen|schoenen|laarzen|veters|pantoffels',
-  'skarpet(?:ki|ek|y)|rękawic(?:z(?:ki|ek)|e)?|buty|butów|sznurowadła|nożyczki|okulary|kapcie',
+  '\\p{L}*(?:sokken|schoenen|laarzen)|veters|pantoffels',
+  'skarpet(?:ki|ek|y)?|rękawic(?:z(?:ki|ek)|e)?|buty|butów|sznurowadła|nożyczki|okulary|kapcie',
   'meias|luvas|sapatos|botas|tesouras|atacadores|óculos|chinelos',
 ].join('|')
 

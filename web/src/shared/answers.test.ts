@@ -32,7 +32,7 @@ beforeAll(async () => {
 
 test('what is known is said in sentences made from the figures', async () => {
   expect(isItSelling(item)).toBe(
-    '62 units in 30 days to 1 June 2026, reported. 2 of 2 listings sold (100\u00a0%; 95 %: 34\u00a0%–100\u00a0%); 31.00 units a listing.',
+    '62 units in 30 days to 1 June 2026, reported. 2 of 2 listings sold (100\u00a0%; 95\u00a0%: 34\u00a0%–100\u00a0%); 31.00 units a listing.',
   )
   expect(isThereRoom(item)).toMatch(/^2 sellers; the largest takes 65\u00a0% of the units \(concentration 5,42\d\)/)
   expect(canIGetIt(item, 'EUR')).toBe(

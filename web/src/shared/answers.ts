@@ -51,7 +51,7 @@ export function isItSelling(item: Item): string {
     ? ` ${Math.round(item.sellThrough.ratio * item.unitsKnown)} of ${plural(item.unitsKnown, 'listing')} sold`
     : ''
   const interval = item.sellThrough
-    ? ` (${percent(item.sellThrough.ratio)}; 95 %: ${percent(item.sellThrough.low)}–${percent(item.sellThrough.high)})`
+    ? ` (${percent(item.sellThrough.ratio)}; 95\u00a0%: ${percent(item.sellThrough.low)}–${percent(item.sellThrough.high)})`
     : ''
   return `${plural(item.units, 'unit')} in 30 days to ${dayInWords(item.windowEnd)}, ${item.unitsGrade}.${sold}${interval}; ${decimal(item.unitsPerListing)} units a listing.`
 }
@@ -62,7 +62,7 @@ export function howEstimated({ units, low, high, by }: UnpublishedUnits): string
   const parts = Object.entries(by).map(
     ([method, e]) => `${from[method as keyof typeof from]} (${count(e.low)} to ${count(e.high)})`,
   )
-  return `about ${count(units)} units in 30 days, 80 %: ${count(low)} to ${count(high)}, estimated from ${parts.join(' and ')}`
+  return `about ${count(units)} units in 30 days, 80\u00a0%: ${count(low)} to ${count(high)}, estimated from ${parts.join(' and ')}`
 }
 
 /** Which of an item's listings sell by estimate alone; '' where none does. */
@@ -86,7 +86,7 @@ export function willItLast(item: Item): string {
   const growth =
     life.growth === null
       ? ''
-      : `; 28 days against the 28 before${sameWords(life)}: ${life.growth > 0 ? '+' : ''}${percent(life.growth)}${life.growthLow === null ? '' : ` (95 %: ${percent(life.growthLow)} to ${life.growthHigh === null ? 'open' : percent(life.growthHigh)})`}`
+      : `; 28 days against the 28 before${sameWords(life)}: ${life.growth > 0 ? '+' : ''}${percent(life.growth)}${life.growthLow === null ? '' : ` (95\u00a0%: ${percent(life.growthLow)} to ${life.growthHigh === null ? 'open' : percent(life.growthHigh)})`}`
   const seasonless =
     life.growthSeasonless === null
       ? ''
@@ -132,7 +132,7 @@ export function whenItSells(weekdays: readonly WeekdayPull[] | null): string {
   if (lifts.length === 0) return 'No weekday stands out beyond chance.'
   const says = lifts.map(
     (d) =>
-      `${weekdayNames[d.weekday] ?? ''} ${signedPercent(d.lift)} (95 %: ${signedPercent(d.low)} to ${d.high === null ? 'open' : signedPercent(d.high)})`,
+      `${weekdayNames[d.weekday] ?? ''} ${signedPercent(d.lift)} (95\u00a0%: ${signedPercent(d.low)} to ${d.high === null ? 'open' : signedPercent(d.high)})`,
   )
   return `${says.join('; ')} against the other days.`
 }
@@ -148,7 +148,7 @@ export function isThereRoom(item: Item): string {
   const sold =
     topShare === null
       ? `too little is known of ${known < sellers ? `${count(known)} of them` : 'their sales'} to tell how sales are spread`
-      : `${known < sellers ? `of the ${count(known)} whose sales are known ` : ''}the largest takes ${percent(topShare)} of the units (concentration ${count(hhi)})${sellers > 2 ? `, ${makeMost === 1 ? 'one makes' : `${count(makeMost)} make`} 80 % (Gini ${decimal(gini)})` : ''}`
+      : `${known < sellers ? `of the ${count(known)} whose sales are known ` : ''}the largest takes ${percent(topShare)} of the units (concentration ${count(hhi)})${sellers > 2 ? `, ${makeMost === 1 ? 'one makes' : `${count(makeMost)} make`} 80\u00a0% (Gini ${decimal(gini)})` : ''}`
   const meaning = {
     open: 'open',
     shared: 'open, but shared by many',
@@ -205,7 +205,7 @@ export function whichOptions(lifts: readonly OptionLift[] | null, { category }: 
   const best = [...sure].sort((a, b) => Math.abs(b.lift.difference) - Math.abs(a.lift.difference)).slice(0, 3)
   const says = best.map(
     (l) =>
-      `${l.choice} ${l.option} ${signedPercent(l.lift.difference)} (95 %: ${signedPercent(l.lift.low)} to ${signedPercent(l.lift.high)})`,
+      `${l.choice} ${l.option} ${signedPercent(l.lift.difference)} (95\u00a0%: ${signedPercent(l.lift.low)} to ${signedPercent(l.lift.high)})`,
   )
   return `Listings that sold in 30 days, against the rest: ${says.join('; ')}. What goes with selling need not cause it.`
 }
@@ -295,9 +295,9 @@ export function howPriceTells(response: PriceResponse | null): string {
   if (!response) return ''
   const { elasticity: e, promotion, of } = response
   const cheaper = (v: number) => signedPercent(0.9 ** v - 1)
-  const price = `Over ${plural(of, 'day or week', 'days or weeks')}, 10 % off the price went with ${cheaper(e.value)} units (95 %: ${cheaper(e.high)} to ${cheaper(e.low)})`
+  const price = `Over ${plural(of, 'day or week', 'days or weeks')}, 10\u00a0% off the price went with ${cheaper(e.value)} units (95\u00a0%: ${cheaper(e.high)} to ${cheaper(e.low)})`
   const shown = promotion
-    ? `; promoted, at the same price, with ${signedPercent(promotion.value)} (95 %: ${signedPercent(promotion.low)} to ${signedPercent(promotion.high)})`
+    ? `; promoted, at the same price, with ${signedPercent(promotion.value)} (95\u00a0%: ${signedPercent(promotion.low)} to ${signedPercent(promotion.high)})`
     : ''
   return `${price}${shown}. What went together need not have caused it.`
 }

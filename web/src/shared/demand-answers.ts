@@ -8,7 +8,7 @@ import { count, dayInWords, decimal, percent, plural, signedPercent } from './fo
 
 export function whereItSellsBest(here: Branch, best: Branch | null): string {
   if (here.sellThrough === null) return 'Of no listing here are the sales known.'
-  const usual = `${count(here.sold)} of ${plural(here.known, 'listing')} sold in 30 days (${percent(here.sellThrough.ratio)}; 95 %: ${percent(here.sellThrough.low)}–${percent(here.sellThrough.high)})`
+  const usual = `${count(here.sold)} of ${plural(here.known, 'listing')} sold in 30 days (${percent(here.sellThrough.ratio)}; 95\u00a0%: ${percent(here.sellThrough.low)}–${percent(here.sellThrough.high)})`
   if (!best?.sellThrough) return `${usual}; no branch below is surely better.`
   return `${usual}. Best below, by the lower end of its interval: ${best.path}, ${count(best.sold)} of ${count(best.known)} (${percent(best.sellThrough.ratio)}; from ${percent(best.sellThrough.low)}).`
 }
@@ -47,7 +47,7 @@ function changeSentence({ change }: Term): string {
           ? 'Little changed'
           : 'No sure change'
   const season = change.against === 'a year before' ? '' : '; its season is not taken out'
-  return `${sure}: the last three months ${signedPercent(change.ratio)} against ${change.against} (95 %: ${signedPercent(change.low)} to ${signedPercent(change.high)}${season}).`
+  return `${sure}: the last three months ${signedPercent(change.ratio)} against ${change.against} (95\u00a0%: ${signedPercent(change.low)} to ${signedPercent(change.high)}${season}).`
 }
 
 export function whenIsItSearched({ months, ofMonths }: Term): string {
@@ -66,13 +66,13 @@ function list(names: string[]): string {
 export function whatSellsUnderIt(sums: ListingSums): string {
   if (sums.listings === 0) return 'No gathered listing has all these words in its title.'
   if (!sums.sellThrough || sums.windowEnd === null) return `${plural(sums.listings, 'listing')}, their sales not known.`
-  return `${count(sums.sold)} of ${plural(sums.known, 'gathered listing')} of ${plural(sums.stores, 'store')} sold in 30 days to ${dayInWords(sums.windowEnd)} (${percent(sums.sellThrough.ratio)}; 95 %: ${percent(sums.sellThrough.low)}–${percent(sums.sellThrough.high)}); ${decimal(sums.unitsPerListing, 1)} units a listing.`
+  return `${count(sums.sold)} of ${plural(sums.known, 'gathered listing')} of ${plural(sums.stores, 'store')} sold in 30 days to ${dayInWords(sums.windowEnd)} (${percent(sums.sellThrough.ratio)}; 95\u00a0%: ${percent(sums.sellThrough.low)}–${percent(sums.sellThrough.high)}); ${decimal(sums.unitsPerListing, 1)} units a listing.`
 }
 
 export function whichWordingSells({ difference, both }: Wordings, phrases: [string, string]): string {
   const shared = both === 0 ? '' : ` ${plural(both, 'listing')} with both ${both === 1 ? 'is' : 'are'} left out.`
   if (!difference) return `Too few gathered listings use one and not the other to tell.${shared}`
-  const interval = `${signedPercent(difference.difference)} of listings sold (95 %: ${signedPercent(difference.low)} to ${signedPercent(difference.high)})`
+  const interval = `${signedPercent(difference.difference)} of listings sold (95\u00a0%: ${signedPercent(difference.low)} to ${signedPercent(difference.high)})`
   if (difference.low <= 0 && difference.high >= 0) return `Neither surely sells through better: ${interval}.${shared}`
   return `“${difference.low > 0 ? phrases[0] : phrases[1]}” sells through better: ${interval}.${shared}`
 }

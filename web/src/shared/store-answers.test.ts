@@ -66,7 +66,7 @@ test('how it goes says of how many, and never more than two windows that can be 
     compared: 38,
   } as StoreLook['life']
   expect(howItGoes(look({ life, seriesKnown: 40, listings: 50 }))).toBe(
-    'Fading: −31\u00a0% in 28 days against the 28 before (95 %: −42\u00a0% to −18\u00a0%), over the 38 of 50 listings that know both.',
+    'Fading: −31\u00a0% in 28 days against the 28 before (95\u00a0%: −42\u00a0% to −18\u00a0%), over the 38 of 50 listings that know both.',
   )
   const unknown = { stage: 'Unclear', growth: null } as StoreLook['life']
   expect(howItGoes(look({ life: unknown, seriesKnown: 5, listings: 5 }))).toMatch(/^Unclear: too little is known/)
@@ -128,7 +128,7 @@ test('beside others and beside me: nothing to compare is not nothing in common',
 
 test('an estimate is its middle with its span, and says where it comes from', () => {
   const one = { units: 120.4, low: 80.2, high: 190 }
-  expect(estimateWords(one)).toBe('about 120; 80 %: 80 to 190')
+  expect(estimateWords(one)).toBe('about 120; 80\u00a0%: 80 to 190')
   expect(estimateWords(null)).toMatch(/^not possible/)
   const all = {
     feedback: { count: 60, by: 'list' },

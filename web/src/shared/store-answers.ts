@@ -38,7 +38,7 @@ export function howItGoes({ life, seriesKnown, summed }: StoreLook): string {
   const interval =
     life.growthLow === null || life.growthHigh === null
       ? ''
-      : ` (95 %: ${signedPercent(life.growthLow)} to ${signedPercent(life.growthHigh)})`
+      : ` (95\u00a0%: ${signedPercent(life.growthLow)} to ${signedPercent(life.growthHigh)})`
   return `${life.stage}: ${signedPercent(life.growth)} in 28 days against the 28 before${interval}, over the ${count(life.compared)} of ${plural(summed.listings, 'listing')} that know both.`
 }
 
@@ -102,7 +102,7 @@ export function whatIsMissing({ gaps, goods }: StoreBeside): string {
 /** One estimate in a line: the middle, and the span that holds the truth four times in five. */
 export function estimateWords(estimate: { units: number; low: number; high: number } | null): string {
   if (!estimate) return 'not possible from what is gathered'
-  return `about ${count(estimate.units)}; 80 %: ${count(estimate.low)} to ${count(estimate.high)}`
+  return `about ${count(estimate.units)}; 80\u00a0%: ${count(estimate.low)} to ${count(estimate.high)}`
 }
 
 /** How each estimate came about. */

@@ -42,7 +42,7 @@ test('what judged offers teach touches all, one judgement that teaches nothing o
   const judged = (n: number) =>
     Array.from({ length: n }, (_, i): JudgedTitles => {
       const thing = ['Herb', 'Kitchen'][i]
-      return { item: `${thing} secateur, 20 cm`, offer: `${thing} pruner, 20 cm`, judgement: 'same' }
+      return { item: `${thing} tweg, 20 cm`, offer: `${thing} grindle, 20 cm`, judgement: 'same' }
     })
   const said = { judged: { a: { x: 'same' as const } } }
   expect(touched(maker({}), maker(said, rules, judged(1)))).toEqual([-1, 1, 2])

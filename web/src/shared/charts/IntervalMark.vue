@@ -8,7 +8,7 @@ const width = 54
 </script>
 
 <template>
-  <span class="mark" :title="share ? `95 %: ${percent(share.low)} to ${percent(share.high)}` : 'not known'">
+  <span class="mark" :title="share ? `95\u00a0%: ${percent(share.low)} to ${percent(share.high)}` : 'not known'">
     <span class="figure">{{ percent(share?.ratio) }}</span>
     <svg :width="width" height="10" aria-hidden="true">
       <line x1="0" :x2="width" y1="5" y2="5" class="track" />
@@ -17,7 +17,7 @@ const width = 54
         <circle :cx="share.ratio * width" cy="5" r="2.6" />
       </template>
     </svg>
-    <span v-if="share" class="sr-only">95 %: {{ percent(share.low) }} to {{ percent(share.high) }}</span>
+    <span v-if="share" class="sr-only">95&nbsp;%: {{ percent(share.low) }} to {{ percent(share.high) }}</span>
   </span>
 </template>
 

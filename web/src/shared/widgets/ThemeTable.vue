@@ -17,7 +17,7 @@ const months = (days: number | null) => (days === null ? '–' : decimal(days / 
     <thead>
       <tr>
         <th>Theme</th>
-        <th>Listings sold, 95 %</th>
+        <th>Listings sold, 95&nbsp;%</th>
         <th class="num">Units, 30 d</th>
         <th v-if="withLifetime" class="num">Lifetime</th>
         <th class="num">Listings</th>

@@ -14,7 +14,7 @@ defineEmits<{ walk: [path: string]; finds: [path: string]; stores: [path: string
 const best = computed(() => bestBranch(branches, here.path))
 const sure = (b: Branch) => (b.growth?.low ?? 0) > 0 || (b.growth?.high ?? 0) < 0
 const growthTip = (b: Branch) =>
-  b.growth ? `95 %: ${signedPercent(b.growth.low)} to ${signedPercent(b.growth.high)}` : ''
+  b.growth ? `95\u00a0%: ${signedPercent(b.growth.low)} to ${signedPercent(b.growth.high)}` : ''
 </script>
 
 <template>
@@ -35,7 +35,7 @@ const growthTip = (b: Branch) =>
       <thead>
         <tr>
           <th>Branch</th>
-          <th>Listings sold, 95 %</th>
+          <th>Listings sold, 95&nbsp;%</th>
           <th class="num">Units each</th>
           <th class="num">Listings</th>
           <th class="num">Sales, k{{ currencySign(home) }}</th>

@@ -59,7 +59,7 @@ const left = computed(() => answer.terms.filter((t) => !hasPlace(t)).length)
           <tr>
             <th>Term</th>
             <th class="num">Change</th>
-            <th class="num">95 %, from</th>
+            <th class="num">95&nbsp;%, from</th>
             <th class="num">Searches a month</th>
             <th class="num">Balance</th>
           </tr>

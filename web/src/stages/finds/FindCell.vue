@@ -35,7 +35,9 @@ const figure = computed(() => row.figures[column.id] ?? null)
     v-else-if="column.id === 'sold'"
     role="gridcell"
     class="num"
-    :title="row.sellThrough === null ? '' : `95 %: ${percent(row.sellThroughLow)} to ${percent(row.sellThroughHigh)}`"
+    :title="
+      row.sellThrough === null ? '' : `95\u00a0%: ${percent(row.sellThroughLow)} to ${percent(row.sellThroughHigh)}`
+    "
   >
     {{ percent(row.sellThrough) }}<br /><span class="quiet">{{ decimal(row.unitsPerListing) }}</span>
   </div>

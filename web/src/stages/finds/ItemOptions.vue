@@ -34,7 +34,7 @@ const shown = computed(() => (all.value ? sorted.value : sorted.value.slice(0, 6
       <thead>
         <tr>
           <th>Option</th>
-          <th>Listings sold, 95 %</th>
+          <th>Listings sold, 95&nbsp;%</th>
           <th class="num">Against the rest</th>
         </tr>
       </thead>
@@ -45,7 +45,7 @@ const shown = computed(() => (all.value ? sorted.value : sorted.value.slice(0, 6
           <td
             class="num"
             :class="o.isLift ? (o.lift.difference > 0 ? 'profit' : 'loss') : 'quiet'"
-            :title="`95 %: ${signedPercent(o.lift.low)} to ${signedPercent(o.lift.high)}`"
+            :title="`95\u00a0%: ${signedPercent(o.lift.low)} to ${signedPercent(o.lift.high)}`"
           >
             {{ signedPercent(o.lift.difference) }}{{ o.isLift ? '' : ' ?' }}
           </td>
@@ -53,7 +53,7 @@ const shown = computed(() => (all.value ? sorted.value : sorted.value.slice(0, 6
       </tbody>
     </PlainTable>
     <p v-if="sorted.length" class="small quiet">
-      Of the listings in {{ item.category }}; “?” where it may be chance (5 % false discoveries).
+      Of the listings in {{ item.category }}; “?” where it may be chance (5&nbsp;% false discoveries).
       <BareButton v-if="sorted.length > 6" type="info" class="link" @click="all = !all">
         {{ all ? 'Fewer' : `All ${sorted.length}` }}
       </BareButton>

@@ -22,7 +22,7 @@ const doubts = (s: ItemSeller) => [
 const windows = (f: NonNullable<ItemSeller['feedback']>) => [f.days30, f.days90, f.days365].map(count).join(' / ')
 function howKnown({ estimate, unpublished, units }: ItemSeller): string {
   if (unpublished) return howEstimated(unpublished)
-  return estimate && units === null ? `from feedback; 80 %: ${count(estimate.low)} to ${count(estimate.high)}` : ''
+  return estimate && units === null ? `from feedback; 80\u00a0%: ${count(estimate.low)} to ${count(estimate.high)}` : ''
 }
 const units = (s: ItemSeller) => s.units ?? s.estimate?.units ?? null
 </script>

@@ -41,8 +41,8 @@ const word = (v: number | null) => (v === null ? '–' : isUnits.value ? count(v
     <template v-else>
       <ViewChoice v-model="sort" label="Sort of change" :options="views" />
       <p class="small quiet">
-        A price counts as moved by more than 1 %; units as rising or fading where the 95 % interval of their growth
-        leaves zero out.
+        A price counts as moved by more than 1&nbsp;%; units as rising or fading where the 95&nbsp;% interval of their
+        growth leaves zero out.
       </p>
       <PlainTable>
         <thead>

@@ -47,7 +47,7 @@ async function keep() {
         <th><span class="sr-only">Chosen</span></th>
         <th>Item</th>
         <th class="num">Stores</th>
-        <th>Listings sold, 95 %</th>
+        <th>Listings sold, 95&nbsp;%</th>
         <th class="num">Units, 30 d</th>
         <th class="num">Lifetime</th>
         <th class="num">From, {{ currencySign(rules.home) }}</th>

@@ -32,7 +32,7 @@ const expected = {
   heading: 'Expected, chance',
   of: (l: StoreListing) => {
     const found = stoppedOf(l)
-    return found ? `${decimal(found.expected, 0)}, ${found.p < 0.001 ? '< 0.1 %' : percent(found.p, 1)}` : ''
+    return found ? `${decimal(found.expected, 0)}, ${found.p < 0.001 ? '< 0.1\u00a0%' : percent(found.p, 1)}` : ''
   },
 }
 const putUpOn = { heading: 'Put up', of: (l: StoreListing) => day(l.listedOn) }

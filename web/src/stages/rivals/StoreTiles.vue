@@ -46,7 +46,7 @@ function textOf(value: number | null, { format }: (typeof storeFigures)[number])
 function noteOf(name: string, isStated: boolean): string {
   const { sellThrough, known, listings } = store.summed
   if (name === 'sellThrough' && !isStated && sellThrough)
-    return `95 %: ${percent(sellThrough.low).replace(perCent, '')}–${percent(sellThrough.high)}`
+    return `95\u00a0%: ${percent(sellThrough.low).replace(perCent, '')}–${percent(sellThrough.high)}`
   if (name === 'revenue' && !isStated) {
     const is = store.windows.find((w) => w.days === 30)?.revenueIs
     return is === 'upper' ? 'an upper bound: some vary' : is === 'unknown' ? 'at asking prices' : 'at what is asked'
@@ -71,7 +71,7 @@ function noteOf(name: string, isStated: boolean): string {
       <dt>Best fifth makes</dt>
       <dd>{{ percent(store.topFifth) }}<GradeMark :grade="store.topFifth === null ? null : store.summed.grade" /></dd>
       <dd class="small quiet note">
-        {{ store.topFifth === null ? '' : `${decimal(store.makes80, 0)} make 80 %` }}
+        {{ store.topFifth === null ? '' : `${decimal(store.makes80, 0)} make 80\u00a0%` }}
       </dd>
     </div>
   </dl>
