@@ -32,13 +32,13 @@ const noise = new Set(
   [
     'a an and the of for with in on to by from at your our you my new brand genuine quality premium best great top free delivery shipping postage fast gift ideal perfect uk eu ireland irish sale offer hot rare lovely beautiful unique item product suitable color colour style styled design designed modern stylish elegant durable sturdy practical multipurpose multifunctional versatile comfortable luxury home household use carry carrying approved series edition model type degree size duty super',
     'pack set kit pcs pieces piece lot x pk ct pair dozen twin count stk stuck st tlg stuks szt sztuk uds unid unidad unidades pezzi piezas unites pecas zestaw confezione packung',
-    'fach fache facher faches un und mit la le der die das den dem des ein eine einen fur furs von zum zur aus ab im am beim bei auf oder je zu inkl inklusive farbe hochwertig hochwertige neu modisch stilvoll ideal zuhause haushalt',
-    'les une du de en et ou pour avec par sur dans au aux a l d les nouveau moderne maison couleur',
-    'el los las para con y o al su ideal nuevo nueva moderno moderna hogar color',
-    'il lo gli i di del della dei delle da al alla nel nella su ideale nuovo nuova casa colore',
-    'het een voor met van os of op bij aan uit te kleur ideaal nieuw nieuwe huis',
-    'na do w z ze dla po oraz i kolor nowy nowa idealny',
-    'um uma e com no na nos nas ao da das do dos em cor novo nova ideal',
+    'fach fache facher faches un und mit la le der die das den dem des ein eine einen fur furs von zum zur aus ab im am beim bei auf oder je zu inkl inklusive farbe hochwertig hochwertige neu modisch stilvoll ideal zuhause haushalt geschenk geschenkidee qualitat',
+    'les une du de en et ou pour avec par sur dans au aux a l d les nouveau moderne maison couleur idee cadeau qualite superieure',
+    'el los las para con y o al su ideal nuevo nueva moderno moderna hogar color regalo calidad',
+    'il lo gli i di del della dei delle da al alla nel nella su ideale nuovo nuova casa colore qualita idea',
+    'het een voor met van os of op bij aan uit te kleur ideaal nieuw nieuwe huis kwaliteit',
+    'na do w z ze dla po oraz i kolor nowy nowa idealny prezent jakosc',
+    'um uma e com no na nos nas ao da das do dos em cor novo nova ideal presente qualidade',
     'or incl included inclusive including',
   ]
     .join(' ')
