@@ -106,6 +106,20 @@ test('what is said not to be included is without it', () => {
   expect(said('Pot included').marks).toEqual([])
 })
 
+test('promises say nothing; a house is a thing in every language', () => {
+  for (const promise of [
+    'ideal gift',
+    'idée cadeau',
+    'qualité supérieure',
+    'calidad',
+    'hochwertig',
+    'kwaliteit',
+    'prezent',
+  ])
+    expect([promise, said(`Robin ${promise}`).words]).toEqual([promise, ['robin']])
+  for (const house of ['casa', 'maison', 'huis', 'house']) expect(said(`Robin ${house}`).words).toHaveLength(2)
+})
+
 test('letters before a frame are what it is', () => {
   expect(said('Stand X-frame').words).toEqual(said('Stand x frame').words)
   expect(said('Stand X frame').words).not.toEqual(said('Stand Z frame').words)
