@@ -115,6 +115,9 @@ export const phrases: ReadonlyMap<string, ReadonlyMap<string, readonly string[]>
     found.set(first, seconds.set(second, words))
   }
   for (const pair of pairsOf(inTwo)) put(pair, [pair.join('')])
+  // an X frame is no Z frame
+  for (const letter of 'abcdefghijklmnopqrstuvwxyz')
+    for (const form of ['frame', 'shape']) put([letter, form], [letter + form])
   for (const [words, forms] of Object.entries(otherWords))
     for (const pair of pairsOf(forms)) put(pair, words.split(' '))
   return found

@@ -97,7 +97,7 @@ export function withoutSizes(text: string, isPlain = isAscii(text)): { rest: str
   take(figures.size)
   if (!digit.test(rest)) return { rest, sizes }
   // '100er LED' has 100 of them; '7pockets' is '7 pockets'; '9000pa' is '9000 pa'; a number after letters, or a short one before one or two, is a name ('A4', '3d')
-  rest = rest.replace(/(?<=\d)er(?![\p{L}\d])/gu, '').replace(figures.countedWord, '$1 $2')
+  rest = rest.replace(/(?<=\d)er(?![a-z\d])/g, '').replace(figures.countedWord, '$1 $2')
   // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
   take(figures.alone)
   return { rest, sizes }

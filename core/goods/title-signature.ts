@@ -100,22 +100,19 @@ function once(list: string[], text: string): void {
 /** Case and accents off; what is one word in parts is put together ('usb-c', 'non stick'), and "men's" is men. */
 function foldedOf(title: string, isPlain = isAscii(title)): string {
   const plain = singleSpaced(isPlain ? title : withoutAccents(title)).toLowerCase()
-  const stated =
-    plain.includes('inclu') || plain.includes('nicht') || plain.includes('inbegrepen')
-      ? plain.replace(notIncluded, 'without $1')
-      : plain
+  const stated = negated.test(plain) ? plain.replace(notIncluded, 'without $1') : plain
   const whole = stated.replace(isPlain ? partedInAscii : parted, (pair) => pair.replace(/[- ]/, ''))
   return /['’]/.test(whole)
     ? whole.replace(/['’]s(?![\p{L}\p{N}])/gu, '').replace(/(?<![\p{L}\p{N}])[dlsn]['’]/gu, '')
     : whole
 }
+const negation =
+  ' n(?:ot included|icht (?:enthalten|inklusive|dabei)|on inclus[eao]?|o incluid[ao]s?|iet inbegrepen|ao incluid[ao]s?)'
+const negated = new RegExp(negation)
 /** 'pot not included' */
-const notIncluded = titlePattern(
-  `(\\p{L}+) (?:is |are )?(?:not included|nicht (?:enthalten|inklusive|dabei)|non inclus[eao]?|no incluid[ao]s?|niet inbegrepen|nao incluid[ao]s?)`,
-  'g',
-)
+const notIncluded = titlePattern(`(\\p{L}+)(?: is| are)?${negation}`, 'g')
 const partedBy =
-  '(?:non|anti|pre|self|semi|wi)[- ](?=[a-z])|cat[- ](?=\\d)|t[- ](?=shirt)|[a-z][- ](?=frame|shape)|(?:usb|type)[- ](?=[abc](?![a-z\\d]))'
+  '(?:non|anti|pre|self|semi|wi)[- ](?=[a-z])|cat[- ](?=\\d)|t[- ](?=shirt)|(?:usb|type)[- ](?=[abc](?![a-z\\d]))'
 const parted = titlePattern(`${start}(?:${partedBy})`, 'g')
 const partedInAscii = asciiPattern(`${start}(?:${partedBy})`, 'g')
 

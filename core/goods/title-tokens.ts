@@ -104,17 +104,20 @@ export function meetTokens(title: string, isPlain: boolean, met: Met): void {
     if (token.rest !== null) meetAll(token.rest, written)
   }
   let first: Token | null = null
-  const meet = (token: Token) => {
-    const before = first
+  const meetSecond = (token: Token, before: Token) => {
     // 'espuma de memória'
-    if (before !== null && token.word === null && token.role === 'word') return
-    first = null
-    const both = before?.begins?.get(token.singular)
-    if (before !== null && both !== undefined)
-      return both.forEach((one) => meetAll(one, `${before.text} ${token.text}`))
-    if (before !== null) meetAll(before)
-    if (token.begins === null) meetAll(token)
-    else first = token
+    if (token.word === null && token.role === 'word') return
+    const both = before.begins?.get(token.singular)
+    first = both === undefined && token.begins !== null ? token : null
+    if (both !== undefined) return both.forEach((one) => meetAll(one, `${before.text} ${token.text}`))
+    meetAll(before)
+    if (first === null) meetAll(token)
+  }
+  const meet = (token: Token) => {
+    if (first !== null) meetSecond(token, first)
+    else if (token.begins !== null) first = token
+    else if (token.rest !== null) meetAll(token)
+    else met(token, token.part)
   }
   if (isPlain) plain.meet(title, meet)
   else for (const text of textsOfTokens(title)) meet(tokenOf(text))
