@@ -3,6 +3,7 @@ import { titleForms } from './title-forms'
 import { TitleIndex } from './title-index'
 import { asWritten, titleSignature } from './title-signature'
 
+const same = (a: string, b: string) => expect(said(a)).toEqual(said(b))
 const said = (title: string) => {
   const { words, colours, marks } = titleSignature(title)
   return { words, colours, marks }
@@ -49,7 +50,6 @@ test('gaps of any kind are one space: sizes, packs and words of two parts are re
 })
 
 test('one spelling of a word, one word of two parts', () => {
-  const same = (a: string, b: string) => expect(said(a)).toEqual(said(b))
   same('Organizer bags', 'organiser bag')
   same('Non-stick pan', 'Nonstick pans')
   same('Bicycle tires', 'bike tyre')
@@ -61,8 +61,13 @@ test('one spelling of a word, one word of two parts', () => {
   expect(said('cat 6 cable').words).toEqual(['cable', 'cat6'])
 })
 
+test('a gun is no nozzle, but a spray gun is one', () => {
+  same('Hose with spray gun', 'Hose with nozzle')
+  expect(said('Heat gun').marks).toEqual(['gun'])
+  expect(said('Heat gun with nozzle').marks).toEqual(['gun', 'nozzle'])
+})
+
 test('two words that are one thing are that, in one, in two and by another name', () => {
-  const same = (a: string, b: string) => expect(said(a)).toEqual(said(b))
   same('Solar fairy lights', 'Solar string light')
   same('Fairylights solar', 'Solar Lichterkette')
   same('Hair-dryer black', 'Black hairdryer')
