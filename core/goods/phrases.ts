@@ -1,5 +1,7 @@
+import { singular } from './singular'
+
 /**
- * Two words that are one thing: what stands for them, then the ways in which titles say it, in the singular and without accents. Words of the trade (common practice,
+ * Two words that are one thing: what stands for them, then the ways in which titles say it, without accents. Words of the trade (common practice,
  * no source); how far they carry is measured in docs/estimates.md.
  */
 const otherWords: Record<string, string> = {
@@ -7,7 +9,7 @@ const otherWords: Record<string, string> = {
   nozzle: 'spray gun|spray nozzle|hose nozzle',
   aquarium: 'fish tank',
   stringlight: 'fairy light|string light',
-  planter: 'flower pot|plant pot|pot fleur|pot fleurs',
+  planter: 'flower pot|plant pot|pot fleur',
   bin: 'cubo basura|caixote lixo|trash can|garbage can|waste bin|rubbish bin|dust bin',
   'bin bag': 'garbage bag|trash bag|bin bag|bin liner|refuse sack',
   'toiletry bag': 'wash bag',
@@ -87,9 +89,8 @@ const otherWords: Record<string, string> = {
   'safety glass': 'safety glass|safety goggle',
   powerbank: 'portable charger',
   backpack: 'sac dos',
-  keyring: 'porte cle|porta chave',
+  keyring: 'porte cle|porta chave|key fob',
   lunchbox: 'boite lunch|boite repas',
-  keychain: 'key fob',
   rosegold: 'rose gold|oro rosa|or rose|ouro rosa|rose goud',
   'resistance band': 'resistance band|exercise band|fitness band|workout band|stretch band',
   tripod: 'tripod stand',
@@ -97,7 +98,7 @@ const otherWords: Record<string, string> = {
   ceiling: 'ceiling mounted',
   comba: 'cuerda saltar',
   vacuum: 'vacuum cleaner',
-  bath: 'salle bain|salle bains',
+  bath: 'salle bain',
 }
 
 /** Words that are written in one or in two. */
@@ -107,12 +108,12 @@ const inTwo =
 const separately = /[ |]/
 const pairsOf = (forms: string) => forms.split('|').map((pair) => pair.split(separately) as [string, string])
 
-/** First word → second word → the words that stand for both. */
+/** First word → second word in the singular → the words that stand for both. */
 export const phrases: ReadonlyMap<string, ReadonlyMap<string, readonly string[]>> = (() => {
   const found = new Map<string, Map<string, readonly string[]>>()
   const put = ([first, second]: [string, string], words: readonly string[]) => {
     const seconds = found.get(first) ?? new Map<string, readonly string[]>()
-    found.set(first, seconds.set(second, words))
+    found.set(first, seconds.set(singular(second), words))
   }
   for (const pair of pairsOf(inTwo)) put(pair, [pair.join('')])
   // an X frame is no Z frame

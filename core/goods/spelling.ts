@@ -1,4 +1,5 @@
 import { writtenTogether } from './phrases'
+import { singular } from './singular'
 import { synonyms } from './synonyms'
 import { kindOf, markOf } from './telling-words'
 
@@ -105,13 +106,6 @@ function colourOfStem(root: string): string | null {
 
 /** German adjectives, told by what makes adjectives of words: 'faltbarer', 'magnetische', 'selbstaufblasendes' */
 const germanAdjective = /^(\p{L}{2,}(?:bar|ig|isch|lich|end|haft|sam|los|iert|fest|dicht|ern))e[rsnm]?$/u
-
-/** Plurals go. @param word case folded, without accents */
-export function singular(word: string): string {
-  if (word.length > 4 && word.endsWith('ies')) return `${word.slice(0, -3)}y`
-  if (word.length > 4 && /(?:ch|sh|x|ss|ns)es$/.test(word)) return word.slice(0, -2)
-  return word.length > 3 && word.endsWith('s') && !/(?:ss|us|is|lens)$/.test(word) ? word.slice(0, -1) : word
-}
 
 /** Plurals and the endings of German and Dutch adjectives go, and American spellings. */
 function baseOf(word: string): string {

@@ -1,4 +1,5 @@
 import { phrases, writtenTogether } from './phrases'
+import { singular } from './singular'
 import { synonyms } from './synonyms'
 import { kindOf, markOf } from './telling-words'
 
@@ -17,6 +18,8 @@ test('words that stand for two are not begun anew by the same two', () => {
     for (const [second, words] of seconds) {
       expect(`${first} ${second}`).toMatch(/^[a-z]+ [a-z]+$/)
       expect(words.length).toBeLessThanOrEqual(2)
+      // the second is met in the singular, so that a plural would never be found
+      expect(singular(second)).toBe(second)
       expect(writtenTogether.get(first + second)).toEqual(words)
     }
   expect(phrases.get('string')?.get('light')).toEqual(['stringlight'])

@@ -73,6 +73,8 @@ test('two words that are one thing are that, in one, in two and by another name'
   same('Hair-dryer black', 'Black hairdryer')
   same('Skipping rope red', 'Red jump ropes')
   same('Blow dryer black', 'Black hair dryers')
+  same('Boîte repas', 'Lunch box')
+  same('Tapis salle de bain', 'Tapis salle de bains')
   same('Watch band red', 'Watch straps red')
   same('Espuma de memoria', 'Memory foam')
   same('Vase of stainless steel', 'Steel vase')

@@ -2,7 +2,8 @@ import { partsOf } from './compounds'
 import { phrases, writtenTogether } from './phrases'
 import { PlainTokens } from './plain-tokens'
 import { remembered } from './remembered'
-import { asShade, isColour, isSynonym, singular, spelled } from './spelling'
+import { singular } from './singular'
+import { asShade, isColour, isSynonym, spelled } from './spelling'
 import { forWords, kindOf, letterSizes, markOf, withoutWords, withWords } from './telling-words'
 
 /** What a token of a title is: a word or figure, or what parts a title or says what its next words are to the good. */
