@@ -1,4 +1,4 @@
-import { Dictionary, joinWords, numbers, textColumn, type Column, type Table } from '../tables'
+import { Dictionary, joinWords, numbers, textColumn, type Column, type Table, type WordList } from '../tables'
 import { isFigure, listingFields } from './listing-fields'
 import type { NumberedCapture } from './number-listings'
 
@@ -44,8 +44,10 @@ function mergeTexts(
   { codes, words }: ReturnType<typeof grownTexts>,
   distinct: boolean,
 ): Column {
-  const lists = [words]
-  const shared = distinct ? null : new Dictionary(words)
+  const lists: WordList[] = [words]
+  // of one list alone every word has its number already
+  const isAlone = words.length === 0 && captures.length === 1
+  const shared = distinct || isAlone ? null : new Dictionary(words)
   let base = words.length
   for (const { capture, rows, listings } of captures) {
     const column = textColumn(capture.table, name)
@@ -62,8 +64,11 @@ function mergeTexts(
     lists.push(column.words)
     base += column.words.length
   }
-  return { type: 'text', codes, words: shared?.words ?? joinWords(lists) }
+  return { type: 'text', codes, words: shared?.words ?? (distinct ? joinWords(lists) : textsOf(lists[1] as WordList)) }
 }
+
+/** Words as texts: what many listings share is asked for over and over. */
+const textsOf = (words: WordList) => Array.from({ length: words.length }, (_, i) => words.at(i) ?? '')
 
 function mergeFigures(name: string, captures: readonly NumberedCapture[], merged: Float64Array): Float64Array {
   for (const { capture, rows, listings } of captures) {

@@ -1,5 +1,5 @@
 import type { Capture, KindName } from '../records'
-import { textAt, textColumn } from '../tables'
+import { textAt, textColumn, type TextColumn } from '../tables'
 
 /** Which listing each row of a capture speaks of. For sales only the first row of a run of one listing is named. */
 export interface NumberedCapture {
@@ -14,28 +14,56 @@ export interface NumberedCapture {
  * number on its market. Rows of one listing in a sales file mostly follow each other, so they are looked up once a run.
  */
 export function numberListings(captures: readonly Capture[]): { count: number; captures: NumberedCapture[] } {
-  const numbers = new Map<string, Map<string, number>>()
-  let count = 0
-  const numbered: NumberedCapture[] = []
-  for (const capture of inTime(captures)) {
+  const numbers = new ListingNumbers()
+  const numbered = inTime(captures).map((capture, i, { length }): NumberedCapture => {
     const { table } = capture
     const [market, id] = [textColumn(table, 'market'), textColumn(table, 'id')]
+    const numberAt = numbers.of(market, id, i === length - 1)
     const rows = new Int32Array(table.rows)
     const listings = new Int32Array(table.rows)
     let named = 0
     for (let row = 0; row < table.rows; row++) {
       const goesOn = row > 0 && market.codes[row] === market.codes[row - 1] && id.codes[row] === id.codes[row - 1]
       if (goesOn && capture.kind === 'sales') continue
-      const onMarket = mapOf(numbers, textAt(market, row) ?? '?')
-      const word = textAt(id, row) ?? '?'
-      let listing = onMarket.get(word)
-      if (listing === undefined) onMarket.set(word, (listing = count++))
       rows[named] = row
-      listings[named++] = listing
+      listings[named++] = numberAt(row)
     }
-    numbered.push({ capture, rows: rows.subarray(0, named), listings: listings.subarray(0, named) })
+    return { capture, rows: rows.subarray(0, named), listings: listings.subarray(0, named) }
+  })
+  return { count: numbers.count, captures: numbered }
+}
+
+/** Numbers of listings by their market and their own number there: a text that a table has often is looked up once. */
+class ListingNumbers {
+  count = 0
+  readonly #numbers = new Map<string, Map<string, number>>()
+
+  /** The listing of a row of a table. @param isLast what it names need not be found again */
+  of(market: TextColumn, id: TextColumn, isLast: boolean): (row: number) => number {
+    const ids = id.words.length + 1
+    const known = new Map<number, number>()
+    const onMarkets = Array.from({ length: market.words.length + 1 }, (_, code) =>
+      mapOf(this.#numbers, (code > 0 ? market.words.at(code - 1) : null) ?? '?'),
+    )
+    return (row) => {
+      const place = (market.codes[row] as number) + 1
+      const both = place * ids + (id.codes[row] as number) + 1
+      let listing = known.get(both)
+      if (listing === undefined)
+        known.set(both, (listing = this.#numberOf(onMarkets[place] as Map<string, number>, id, row, isLast)))
+      return listing
+    }
   }
-  return { count, captures: numbered }
+
+  #numberOf(byName: Map<string, number>, id: TextColumn, row: number, isLast: boolean): number {
+    // no text is made of what is neither known nor asked for again
+    if (isLast && byName.size === 0) return this.count++
+    const name = textAt(id, row) ?? '?'
+    const known = byName.get(name)
+    if (known !== undefined) return known
+    if (!isLast) byName.set(name, this.count)
+    return this.count++
+  }
 }
 
 /** Oldest first; of one day the sales first, as a list of listings knows more of them. */
