@@ -64,7 +64,8 @@ function mergeTexts(
     lists.push(column.words)
     base += column.words.length
   }
-  return { type: 'text', codes, words: shared?.words ?? (distinct ? joinWords(lists) : textsOf(lists[1] as WordList)) }
+  if (isAlone && lists[1]) return { type: 'text', codes, words: distinct ? lists[1] : textsOf(lists[1]) }
+  return { type: 'text', codes, words: shared?.words ?? joinWords(lists) }
 }
 
 /** Words as texts: what many listings share is asked for over and over. */

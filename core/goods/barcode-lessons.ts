@@ -1,3 +1,4 @@
+import { placesByNumber } from '../tables'
 import { areFew, isWorthTelling, LessonEvidence, textOf } from './lesson-evidence'
 import type { TitleForms } from './title-forms'
 import type { WordPair } from './word-lesson'
@@ -23,17 +24,7 @@ export function shownByBarcodes(forms: TitleForms, gtins: Int32Array): LessonEvi
 
 /** Two titles of one barcode that differ in a few words on both sides say the same; one that only says more sets nothing apart. */
 function fromBarcodes(shown: LessonEvidence, gtins: Int32Array): void {
-  const { formOf } = shown.forms
-  const formsOfGtin = new Map<number, number[]>()
-  gtins.forEach((gtin, row) => {
-    const form = formOf[row] as number
-    if (gtin < 0 || form < 0) return
-    const known = formsOfGtin.get(gtin)
-    if (!known) formsOfGtin.set(gtin, [form])
-    else if (known.length < mostForms && !known.includes(form)) known.push(form)
-  })
-  for (const list of formsOfGtin.values()) {
-    if (list.length === 1) continue
+  for (const list of formsByBarcode(shown.forms, gtins)) {
     // many listings of one barcode show it once
     const here = new Map<string, { pair: WordPair; example: [number, number] }>()
     for (const [i, a] of list.entries())
@@ -45,6 +36,19 @@ function fromBarcodes(shown: LessonEvidence, gtins: Int32Array): void {
       if (areFew(pair)) shown.show('same', pair, { barcodes: 1 }, example, text)
       shown.contradict('apart', pair, 1, text)
     }
+  }
+}
+
+/** The forms of each barcode that has several, in the order in which listings have them. */
+function* formsByBarcode({ formOf }: TitleForms, gtins: Int32Array): Generator<number[]> {
+  const { starts, places } = placesByNumber(gtins)
+  for (let gtin = 0; gtin < starts.length - 1; gtin++) {
+    const forms: number[] = []
+    for (let i = starts[gtin] as number; i < (starts[gtin + 1] as number) && forms.length < mostForms; i++) {
+      const form = formOf[places[i] as number] as number
+      if (form >= 0 && !forms.includes(form)) forms.push(form)
+    }
+    if (forms.length > 1) yield forms
   }
 }
 

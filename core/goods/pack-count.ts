@@ -67,7 +67,8 @@ const blank = (found: string) => ' '.repeat(found.length)
 /** Sizes of several sides ('30 x 40 cm') blanked out, at the same length so that places still agree. */
 function withoutSizes(text: string): string {
   const plain = text.includes('/') ? text.replace(ofTwo, blank) : text
-  return /\d ?(?:cm|mm|m|inch|inches|in|ft|")? ?[x×]/.test(plain)
+  const isTimes = plain.includes('x') || plain.includes('×')
+  return isTimes && /\d ?(?:cm|mm|m|inch|inches|in|ft|")? ?[x×]/.test(plain)
     ? plain.replace(sidesWithUnit, blank).replace(sidesAlone, blank)
     : plain
 }

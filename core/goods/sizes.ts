@@ -67,21 +67,26 @@ const figuresIn = (pattern: typeof titlePattern) => ({
     '(?<![\\p{L}\\p{N}]|\\d[.,])(\\d{1,9}(?=\\p{L}{3})|\\d{1,9}[.,]\\d{1,3}|\\d{3,9}(?!p(?!\\p{L})))(\\p{L}+)',
     'g',
   ),
+  attached: pattern('\\d\\p{L}'),
   alone: pattern('(?<![\\p{L}\\p{N}])\\d+(?:[.,]\\d+)?(?![\\p{L}\\p{N}])', 'g'),
 })
 const [inAscii, inAny] = [figuresIn(asciiPattern), figuresIn(titlePattern)]
 const digit = /\d/
-const severalSides = /\d[^\dx×*]{0,7}[x×*] ?\d/
+/** the first is quicker, and seldom holds where the second does not */
+const severalSides = [/[x×*] ?\d/, /\d[^\dx×*]{0,7}[x×*] ?\d/]
 
 /**
  * Takes the figures out of a title: '600mm' for 60 cm, '400x140mm', the longest side first; '7#' for those without a unit.
  *
- * @param text case folded @param isPlain it is plain ASCII
+ * @param text case folded @param isPlain it is plain ASCII @param sizes takes them
  */
-export function withoutSizes(text: string, isPlain = isAscii(text)): { rest: string; sizes: string[] } {
-  if (!digit.test(text)) return { rest: text, sizes: [] }
+export function withoutSizes(
+  text: string,
+  isPlain = isAscii(text),
+  sizes: string[] = [],
+): { rest: string; sizes: string[] } {
+  if (!digit.test(text)) return { rest: text, sizes }
   const figures = isPlain ? inAscii : inAny
-  const sizes: string[] = []
   let rest = text
   const take = (re: RegExp) => {
     rest = rest.replace(re, (text) => {
@@ -90,14 +95,15 @@ export function withoutSizes(text: string, isPlain = isAscii(text)): { rest: str
       return ' '
     })
   }
-  if (severalSides.test(text)) {
+  if (severalSides.every((sides) => sides.test(text))) {
     take(figures.sides)
     take(figures.bareSides)
   }
   take(figures.size)
   if (!digit.test(rest)) return { rest, sizes }
   // '100er LED' has 100 of them; '7pockets' is '7 pockets'; '9000pa' is '9000 pa'; a number after letters, or a short one before one or two, is a name ('A4', '3d')
-  rest = rest.replace(/(?<=\d)er(?![a-z\d])/g, '').replace(figures.countedWord, '$1 $2')
+  if (figures.attached.test(rest))
+    rest = rest.replace(/(?<=\d)er(?![a-z\d])/g, '').replace(figures.countedWord, '$1 $2')
   // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
   take(figures.alone)
   return { rest, sizes }
@@ -127,10 +133,10 @@ function inBase(value: number, unit: Unit | null): number {
  *
  * @param sizes as `withoutSizes` has them
  */
-export const lengthsApart = (sizes: readonly string[]): string[] =>
+export const lengthsApart = (sizes: readonly string[]): readonly string[] =>
   sizes.some(hasSides)
     ? [...new Set(sizes.flatMap((size) => (hasSides(size) ? sidesOf(asLengths(size)) : [size])))]
-    : [...sizes]
+    : sizes
 
 const hasSides = (size: string) => size.includes('x') && (size.endsWith('mm') || !hasUnit.test(size))
 const hasUnit = /[^\dx.]/

@@ -8,6 +8,14 @@ interface Exchange {
   to: readonly number[]
 }
 
+/** One of them as forms are gone through. */
+interface Exchanged extends Exchange {
+  /** of those that go: forms that have it are looked at */
+  word: number
+  /** what it changes in the sum of a form's words */
+  change: number
+}
+
 /**
  * Forms that differ in nothing but words that are taught to mean the same, each pair once. Short titles share too little else to be found by
  * likeness.
@@ -22,19 +30,21 @@ export function* taughtPairs(
   const same = (among === null ? lessons : lessonsOf(forms, among, lessons)).filter((l) => l.says === 'same')
   if (same.length === 0) return
   const list = among ?? [...forms.figuresOf.keys()]
-  const exchanges = same.map((lesson) => fromTheRarer(lesson, forms.counts))
-  const formsWith = formsByWord(
-    forms,
-    list,
-    exchanges.map(({ rarest }) => rarest),
-  )
+  // each pair has one side of a lesson in one form and the other in the other: the forms with the rarer side are enough to go through
   const bySum = new FormsBySum(forms, list)
-  for (const exchange of exchanges)
-    for (const at of formsWith.get(exchange.rarest) ?? []) {
-      const form = list[at] as number
-      const other = bySum.saidOtherwise(at, exchange)
-      if (other !== null) yield form < other ? [form, other] : [other, form]
+  const exchanges = bySum.exchangesByWord(same.map((lesson) => fromTheRarer(lesson, forms.counts)))
+  // form by form, as its words are at hand then
+  for (let at = 0; at < list.length; at++) {
+    const form = list[at] as number
+    const end = forms.starts[form + 1] as number
+    for (let i = forms.starts[form] as number; i < end; i++) {
+      const mine = exchanges[forms.wordIds[i] as number]
+      for (let e = 0; mine !== undefined && e < mine.length; e++) {
+        const other = bySum.saidOtherwise(at, mine[e] as Exchanged)
+        if (other !== null) yield form < other ? [form, other] : [other, form]
+      }
     }
+  }
 }
 
 /** Lessons all of whose words some forms have: most are of other goods than a few forms are. */
@@ -43,7 +53,7 @@ function lessonsOf<T extends WordPair>(forms: TitleForms, some: readonly number[
   return lessons.filter(({ these, those }) => [...these, ...those].every((word) => words.has(word)))
 }
 
-/** the share of all forms from which on it is quicker to go through every lesson than through each form's words */
+/** the share of all forms from which on it is quicker to go through all from the rarer sides than through some from both */
 const many = 1 / 16
 
 /** Those of the pairs that have one of some forms. */
@@ -59,56 +69,27 @@ export function* taughtPairsOf(
     return
   }
   const bySum = new FormsBySum(forms, [...forms.figuresOf.keys()])
-  const exchanges = exchangesByWord(same)
+  const exchanges = bySum.exchangesByWord(same.flatMap(inBothDirections))
   for (const form of some)
     for (const word of wordsOfForm(forms, form))
-      for (const exchange of exchanges.get(word) ?? []) {
+      for (const exchange of exchanges[word] ?? []) {
         const other = bySum.saidOtherwise(form, exchange)
         // of two of them each would tell the pair
         if (other !== null && !(some.has(other) && other < form)) yield form < other ? [form, other] : [other, form]
       }
 }
 
-/** First word of what is exchanged → the exchanges, in both directions. */
-function exchangesByWord(lessons: readonly WordPair[]): Map<number, Exchange[]> {
-  const byWord = new Map<number, Exchange[]>()
-  const both = lessons.flatMap(({ these, those }) => [
-    { from: these, to: those },
-    { from: those, to: these },
-  ])
-  for (const exchange of both) {
-    const first = exchange.from[0] as number
-    byWord.set(first, [...(byWord.get(first) ?? []), exchange])
-  }
-  return byWord
-}
+const inBothDirections = ({ these, those }: WordPair): Omit<Exchanged, 'change'>[] => [
+  { from: these, to: those, word: these[0] as number },
+  { from: those, to: these, word: those[0] as number },
+]
 
-/** Word → the places in a list of forms that have it. */
-function formsByWord(
-  { starts, wordIds, words }: TitleForms,
-  list: readonly number[],
-  wanted: readonly number[],
-): ReadonlyMap<number, readonly number[]> {
-  const formsWith = new Map(wanted.map((word): [number, number[]] => [word, []]))
-  const isWanted = new Uint8Array(words.length)
-  for (const word of wanted) isWanted[word] = 1
-  list.forEach((form, at) => {
-    // without a view for each of a million forms
-    const end = starts[form + 1] as number
-    for (let i = starts[form] as number; i < end; i++) {
-      const word = wordIds[i] as number
-      if (isWanted[word] === 1) formsWith.get(word)?.push(at)
-    }
-  })
-  return formsWith
-}
-
-/** Each pair has one side of a lesson in one form and the other in the other: the forms with the rarer side are enough to go through. */
-function fromTheRarer({ these, those }: WordPair, counts: Int32Array): Exchange & { rarest: number } {
+/** From the side that fewer forms have, by its rarest word. */
+function fromTheRarer({ these, those }: WordPair, counts: Int32Array): Omit<Exchanged, 'change'> {
   const [one, other] = [rarestOf(these, counts), rarestOf(those, counts)]
   return (counts[one] as number) <= (counts[other] as number)
-    ? { from: these, to: those, rarest: one }
-    : { from: those, to: these, rarest: other }
+    ? { from: these, to: those, word: one }
+    : { from: those, to: these, word: other }
 }
 
 /** The word of a side that the fewest forms have. */
@@ -125,6 +106,8 @@ class FormsBySum {
   readonly #sums: Float64Array
   /** slot → place in the list, -1 where it is free */
   readonly #slots: Int32Array
+  /** bits of the sums there are: of most others it is known by a bit, which is small enough to be at hand, that no slot has them */
+  readonly #bits: Uint32Array
 
   constructor(forms: TitleForms, list: readonly number[]) {
     this.#forms = forms
@@ -132,7 +115,15 @@ class FormsBySum {
     this.#words = new WordSums(forms)
     this.#sums = Float64Array.from(list, (form) => this.#words.of(form))
     this.#slots = new Int32Array(2 ** Math.ceil(Math.log2(list.length * 2 + 2))).fill(-1)
-    list.forEach((_, at) => (this.#slots[this.#slot(this.#sums[at] as number)] = at))
+    this.#bits = new Uint32Array(Math.ceil(this.#slots.length / 8))
+    this.#sums.forEach((sum, at) => {
+      this.#slots[this.#slot(sum)] = at
+      this.#bits[this.#bitsAt(sum)]! |= bitOf(sum)
+    })
+  }
+
+  #bitsAt(sum: number): number {
+    return (sum / 32) & (this.#bits.length - 1)
   }
 
   /** The slot of a sum, a free one where no form has it. */
@@ -146,24 +137,35 @@ class FormsBySum {
     }
   }
 
+  /** Word → the exchanges that are looked for by it, undefined where there are none. */
+  exchangesByWord(exchanges: readonly Omit<Exchanged, 'change'>[]): readonly (readonly Exchanged[] | undefined)[] {
+    const byWord: Exchanged[][] = Array.from({ length: this.#forms.words.length })
+    const sum = (ids: readonly number[]) => ids.reduce((all, id) => all + this.#words.ofWord(id), 0)
+    for (const exchange of exchanges)
+      (byWord[exchange.word] ??= []).push({ ...exchange, change: sum(exchange.to) - sum(exchange.from) })
+    return byWord
+  }
+
   /** The form that says one's words after an exchange; null where there is none, or nothing to exchange. @param at the one's place in the list */
-  saidOtherwise(at: number, exchange: Exchange): number | null {
+  saidOtherwise(at: number, exchange: Exchanged): number | null {
     const form = this.#list[at] as number
-    if (!exchange.from.every((id) => has(this.#forms, form, id))) return null
+    for (const id of exchange.from) if (id !== exchange.word && !has(this.#forms, form, id)) return null
     const other = this.#after(at, exchange)
     return other !== null && isExchanged(this.#forms, form, other, exchange) ? other : null
   }
 
   /** A form of the sum that one's words would have after an exchange. */
-  #after(at: number, { from, to }: Exchange): number | null {
+  #after(at: number, { to, change }: Exchanged): number | null {
     const form = this.#list[at] as number
-    let sum = this.#sums[at] as number
-    for (const id of from) sum -= this.#words.ofWord(id)
-    for (const id of to) if (!has(this.#forms, form, id) || from.includes(id)) sum += this.#words.ofWord(id)
+    let sum = (this.#sums[at] as number) + change
+    for (const id of to) if (has(this.#forms, form, id)) sum -= this.#words.ofWord(id)
+    if (((this.#bits[this.#bitsAt(sum)] as number) & bitOf(sum)) === 0) return null
     const found = this.#slots[this.#slot(sum)] as number
     return found < 0 ? null : (this.#list[found] as number)
   }
 }
+
+const bitOf = (sum: number) => 1 << (sum & 31)
 
 function has({ wordIds, starts }: TitleForms, form: number, word: number): boolean {
   const end = starts[form + 1] as number

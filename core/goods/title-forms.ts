@@ -1,4 +1,5 @@
 import { Dictionary, GrowingInts, hashEnd, hashWord } from '../tables'
+import { SaidWords } from './said-words'
 import { figuresKey, titleParts } from './title-signature'
 
 /** What the titles of many listings say, as columns: titles that say the same are one form, whatever their words' order. */
@@ -33,6 +34,7 @@ export class FormNumbering {
   readonly #words: Dictionary
   readonly #figures: Dictionary
   readonly #heads: Map<number, readonly number[]>
+  readonly #said = new SaidWords()
   #slots: Int32Array
 
   /** @param from forms that there are already: what is added goes on from them */
@@ -71,7 +73,7 @@ export class FormNumbering {
 
   /** The form of a title, a new one where no title before said the same; -1 where it is empty. */
   form(title: string): number {
-    const said = titleParts(title)
+    const said = titleParts(title, this.#said.clear())
     if (said.words.length < leastWords) return this.#formOfWhole(title)
     const codesOf = (words: readonly string[]) => words.map((w) => this.#words.code(w))
     const form = this.#numbered(this.#figures.code(figuresKey(said)), ascending(codesOf(said.words)))

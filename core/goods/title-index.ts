@@ -146,7 +146,7 @@ function clashesOf(a: TitleSignature, b: TitleSignature): string[] {
 }
 
 const areSizesSame = (a: TitleSignature, b: TitleSignature) =>
-  lengthsApart(a.sizes).sort().join() === lengthsApart(b.sizes).sort().join()
+  [...lengthsApart(a.sizes)].sort().join() === [...lengthsApart(b.sizes)].sort().join()
 
 /** Where only one title gives a unit to its sides, the other means centimetres. */
 function sizesApart(a: string[], b: string[]): string[] {

@@ -23,8 +23,10 @@ export const withoutAccents = (text: string): string =>
         .replace(specialLetter, (letter) => plainLetters[letter] as string)
 
 /** Other gaps than single spaces as such. */
-export const singleSpaced = (text: string): string => (isSpaced.test(text) ? text.replace(/[\s_]+/g, ' ') : text)
-const isSpaced = /[^\S ]|_|\s\s/
+export const singleSpaced = (text: string): string =>
+  isUnusual.test(text) || text.includes('  ') ? text.replace(/[\s_]+/g, ' ') : text
+/** what no plain line of text has: tabs and other gaps, letters beyond ASCII, '_' */
+const isUnusual = /[^ -^`-~]/
 
 /** A pattern for titles of any alphabet, in small letters and without accents. */
 export const titlePattern = (source: string, flags = ''): RegExp => new RegExp(withoutAccents(source), `u${flags}`)
