@@ -23,10 +23,10 @@ export class PlainTokens<T extends { text: string }> {
     this.#read = read
   }
 
-  /** Tokens of a title in their order. */
-  meet(title: string, met: (token: T) => void): void {
-    let [from, hash] = [0, 0]
-    for (let at = 0; at < title.length; at++) {
+  /** Tokens of a part of a title in their order. */
+  meet(title: string, met: (token: T) => void, start = 0, end = title.length): void {
+    let [from, hash] = [start, 0]
+    for (let at = start; at < end; at++) {
       const letter = title.charCodeAt(at)
       const kind = kinds[letter]
       if (kind === inToken) {
@@ -37,7 +37,7 @@ export class PlainTokens<T extends { text: string }> {
       if (kind === sign) met(this.#at(title, at, at + 1, letter))
       ;[from, hash] = [at + 1, 0]
     }
-    if (title.length > from) met(this.#at(title, from, title.length, hash))
+    if (end > from) met(this.#at(title, from, end, hash))
   }
 
   /** By open addressing. */

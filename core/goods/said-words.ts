@@ -1,3 +1,4 @@
+import { TitleSizes } from './sizes'
 import { isShadeOf } from './spelling'
 import { markOf } from './telling-words'
 import type { Token } from './title-tokens'
@@ -5,7 +6,7 @@ import type { Token } from './title-tokens'
 /** What a title says, in its order: what stands behind a comma or 'with' comes with the good, and is not what it is. */
 export class SaidWords {
   readonly words: string[] = []
-  readonly sizes: string[] = []
+  readonly sizes = new TitleSizes()
   readonly colours: string[] = []
   readonly marks: string[] = []
   /** what stood before the first 'for' */
@@ -17,7 +18,8 @@ export class SaidWords {
 
   /** For another title. */
   clear(): this {
-    this.words.length = this.sizes.length = this.colours.length = this.marks.length = 0
+    this.words.length = this.colours.length = this.marks.length = 0
+    this.sizes.clear()
     this.heads = []
     this.#role = ''
     this.#shade = this.#colour = null

