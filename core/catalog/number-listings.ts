@@ -41,16 +41,20 @@ class ListingNumbers {
   /** The listing of a row of a table. @param isLast what it names need not be found again */
   of(market: TextColumn, id: TextColumn, isLast: boolean): (row: number) => number {
     const ids = id.words.length + 1
-    const known = new Map<number, number>()
     const onMarkets = Array.from({ length: market.words.length + 1 }, (_, code) =>
       mapOf(this.#numbers, (code > 0 ? market.words.at(code - 1) : null) ?? '?'),
     )
+    // most numbers are met on one market alone
+    const [first, listingOnFirst] = [new Int32Array(ids).fill(-1), new Int32Array(ids)]
+    const onOthers = new Map<number, number>()
     return (row) => {
-      const place = (market.codes[row] as number) + 1
-      const both = place * ids + (id.codes[row] as number) + 1
-      let listing = known.get(both)
-      if (listing === undefined)
-        known.set(both, (listing = this.#numberOf(onMarkets[place] as Map<string, number>, id, row, isLast)))
+      const [on, number] = [(market.codes[row] as number) + 1, (id.codes[row] as number) + 1]
+      if (first[number] === on) return listingOnFirst[number] as number
+      const known = first[number] === -1 ? undefined : onOthers.get(on * ids + number)
+      if (known !== undefined) return known
+      const listing = this.#numberOf(onMarkets[on] as Map<string, number>, id, row, isLast)
+      if (first[number] !== -1) onOthers.set(on * ids + number, listing)
+      else [first[number], listingOnFirst[number]] = [on, listing]
       return listing
     }
   }

@@ -1,6 +1,7 @@
 import { packPatterns, plural } from './pack-patterns'
 import { dozen, namedPacks, numberWord, pair, piece, toNumber } from './pack-words'
-import { end, isAscii, OrderedPatterns, singleSpaced, start, titlePattern, withoutAccents } from './title-patterns'
+import { OrderedPatterns } from './ordered-patterns'
+import { end, isAscii, singleSpaced, start, titlePattern, withoutAccents } from './title-patterns'
 
 const patterns = new OrderedPatterns(packPatterns)
 

@@ -129,7 +129,8 @@ export class TitleSizes {
     while (at > 0 && (places[at - 2] as number) >= to) at -= 2
     const before = at > 0 ? (places[at - 1] as number) : 0
     if (before > from) return before
-    places.splice(at, 0, from, to)
+    if (at === places.length) places.push(from, to)
+    else places.splice(at, 0, from, to)
     return 0
   }
 }
