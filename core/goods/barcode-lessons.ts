@@ -1,4 +1,4 @@
-import { placesByNumber } from '../tables'
+import { placesByNumber, placesOf } from '../tables'
 import { areFew, isWorthTelling, LessonEvidence, textOf } from './lesson-evidence'
 import type { TitleForms } from './title-forms'
 import type { WordPair } from './word-lesson'
@@ -27,11 +27,10 @@ function fromBarcodes(shown: LessonEvidence, gtins: Int32Array): void {
   for (const list of formsByBarcode(shown.forms, gtins)) {
     // many listings of one barcode show it once
     const here = new Map<string, { pair: WordPair; example: [number, number] }>()
-    for (const [i, a] of list.entries())
-      for (const b of list.slice(i + 1)) {
-        const pair = shown.difference(a, b)
-        if (isSameOrApart(pair)) here.set(textOf(pair), { pair, example: [a, b] })
-      }
+    for (const [a, b] of pairsOf(list)) {
+      const pair = shown.difference(a, b)
+      if (isSameOrApart(pair)) here.set(textOf(pair), { pair, example: [a, b] })
+    }
     for (const [text, { pair, example }] of here) {
       if (areFew(pair)) shown.show('same', pair, { barcodes: 1 }, example, text)
       shown.contradict('apart', pair, 1, text)
@@ -62,7 +61,7 @@ const isSameOrApart = (pair: WordPair) => areFew(pair) || (pair.these.length ===
 function fromOtherBarcodes(shown: LessonEvidence, gtins: Int32Array): void {
   const { figuresOf } = shown.forms
   const gtinOf = soleBarcodes(shown.forms, gtins)
-  const coded = Array.from(gtinOf.keys()).filter((form) => (gtinOf[form] as number) >= 0)
+  const coded = placesOf(gtinOf.length).filter((form) => (gtinOf[form] as number) >= 0)
   const step = Math.ceil(coded.length / mostTitles)
   const alike = new Alike()
   const sums = new WordSums(shown.forms)
@@ -73,13 +72,17 @@ function fromOtherBarcodes(shown: LessonEvidence, gtins: Int32Array): void {
     for (const word of shown.wordsOf(form)) alike.add(sum - sums.ofWord(word), form)
   }
   for (const list of alike.lists())
-    list.forEach((a, i) =>
-      list.slice(i + 1).forEach((b) => {
-        if (gtinOf[a] === gtinOf[b] || figuresOf[a] !== figuresOf[b]) return
-        const pair = shown.difference(a, b)
-        if (isWorthTelling(pair, shown.forms.words)) shown.show('apart', pair, { barcodes: 1 }, [a, b])
-      }),
-    )
+    for (const [a, b] of pairsOf(list)) {
+      if (gtinOf[a] === gtinOf[b] || figuresOf[a] !== figuresOf[b]) continue
+      const pair = shown.difference(a, b)
+      if (isWorthTelling(pair, shown.forms.words)) shown.show('apart', pair, { barcodes: 1 }, [a, b])
+    }
+}
+
+/** Every two of a few. */
+function* pairsOf(list: readonly number[]): Generator<[number, number]> {
+  for (let i = 0; i < list.length; i++)
+    for (let j = i + 1; j < list.length; j++) yield [list[i] as number, list[j] as number]
 }
 
 /** Forms whose words and figures are the same but for one word. */

@@ -27,11 +27,11 @@ export class OrderedPatterns<P extends Listed> {
   /** What is made of the first pattern that holds and of which something is made; null where there is none. @param text in small letters */
   first<T>(text: string, make: (pattern: P, match: RegExpExecArray) => T | null, isPlain = isAscii(text)): T | null {
     const { words, atWord, anywhere, each } = isPlain ? this.#ofAscii : this.#ofAny
-    const places = { atWord: placesAtWord(words, atWord, text), anywhere: placesOf(anywhere, text) }
-    if (places.atWord.length + places.anywhere.length === 0) return null
+    const [placesOfWords, otherPlaces] = [placesAtWord(words, atWord, text), placesOf(anywhere, text)]
+    if (placesOfWords.length + otherPlaces.length === 0) return null
     for (let i = 0; i < each.length; i++) {
-      const { re, isAtWord, mayBegin } = each[i] as One
-      const match = firstAt(re, text, isAtWord ? places.atWord : places.anywhere, mayBegin)
+      const one = each[i] as One
+      const match = firstAt(one, text, one.isAtWord ? placesOfWords : otherPlaces)
       const made = match && make(this.#patterns[i] as P, match)
       if (made !== null) return made
     }
@@ -53,8 +53,9 @@ interface One {
   /** asks of one place */
   re: RegExp
   isAtWord: boolean
-  /** whether it may begin with a letter, and with a digit */
-  mayBegin: [letter: boolean, digit: boolean]
+  /** whether it may begin with a digit, and with anything else */
+  withDigit: boolean
+  withOther: boolean
 }
 
 function compiled(patterns: readonly Listed[], compile: typeof asciiPattern): Compiled {
@@ -70,7 +71,8 @@ function compiled(patterns: readonly Listed[], compile: typeof asciiPattern): Co
       return {
         re: compile((first === undefined ? '' : start) + begin + rest, 'y'),
         isAtWord: first !== undefined,
-        mayBegin: first === undefined ? [true, true] : [digits < own.length, digits > 0],
+        withDigit: first === undefined || digits > 0,
+        withOther: first === undefined || digits < own.length,
       }
     }),
   }
@@ -112,14 +114,10 @@ function placesOf(any: RegExp, text: string): number[] {
   return places
 }
 
-function firstAt(
-  re: RegExp,
-  text: string,
-  places: readonly number[],
-  [letter, digit]: One['mayBegin'],
-): RegExpExecArray | null {
-  for (const place of places) {
-    if (isDigit(text, place) ? !digit : !letter) continue
+function firstAt({ re, withDigit, withOther }: One, text: string, places: readonly number[]): RegExpExecArray | null {
+  for (let i = 0; i < places.length; i++) {
+    const place = places[i] as number
+    if (!(isDigit(text, place) ? withDigit : withOther)) continue
     re.lastIndex = place
     const match = re.exec(text)
     if (match) return match

@@ -1,7 +1,8 @@
+import { emptied } from './emptied'
 import { TitleSizes } from './sizes'
 import { isShadeOf } from './spelling'
 import { markOf } from './telling-words'
-import type { Token } from './title-tokens'
+import { TokenReader, type Token } from './title-tokens'
 
 /** What a title says, in its order: what stands behind a comma or 'with' comes with the good, and is not what it is. */
 export class SaidWords {
@@ -11,6 +12,7 @@ export class SaidWords {
   readonly marks: string[] = []
   /** what stood before the first 'for' */
   heads: readonly string[] = []
+  readonly #tokens = new TokenReader((token) => this.#add(token))
   #role: '' | '+' | '-' = ''
   #shade: string | null = null
   /** the colour named right before */
@@ -18,7 +20,9 @@ export class SaidWords {
 
   /** For another title. */
   clear(): this {
-    this.words.length = this.colours.length = this.marks.length = 0
+    emptied(this.words)
+    emptied(this.colours)
+    emptied(this.marks)
     this.sizes.clear()
     this.heads = []
     this.#role = ''
@@ -26,7 +30,12 @@ export class SaidWords {
     return this
   }
 
-  add(token: Token): void {
+  /** @param text case and accents off @param isPlain it is plain ASCII */
+  read(text: string, isPlain: boolean): void {
+    this.#tokens.read(text, isPlain, this.sizes.read(text, isPlain).places)
+  }
+
+  #add(token: Token): void {
     if (token.role !== 'word') this.#colour = null
     if (token.role === 'word') this.#addWord(token)
     else if (token.role === 'size') once(this.marks, `size ${token.text}`)

@@ -2,8 +2,8 @@ import { asLengths, lengthsApart, TitleSizes } from './sizes'
 
 const withoutSizes = (text: string) => {
   const read = new TitleSizes().read(text)
-  const parts: string[] = []
-  read.between(text.length, (from, to) => parts.push(text.slice(from, to)))
+  const ends = [0, ...read.places, text.length]
+  const parts = ends.flatMap((from, i) => (i % 2 === 0 ? [text.slice(from, ends[i + 1])] : []))
   return { rest: parts.join(' '), sizes: read.sizes }
 }
 const sizes = (text: string) => withoutSizes(text).sizes

@@ -1,3 +1,4 @@
+import { emptied } from './emptied'
 import { remembered } from './remembered'
 import { asciiPattern, isAscii, titlePattern } from './title-patterns'
 
@@ -77,12 +78,13 @@ const severalSides = [/[x×*] ?\d/, /\d[^\dx×*]{0,7}[x×*] ?\d/]
 /** The figures that a title gives, and where they stand: '600mm' for 60 cm, '400x140mm', the longest side first; '7#' for those without a unit. */
 export class TitleSizes {
   readonly sizes: string[] = []
-  /** where each begins and ends, in the order of the title */
-  readonly #places: number[] = []
+  /** where each figure begins and ends, in the order of the title */
+  readonly places: number[] = []
 
   /** For another title. */
   clear(): void {
-    this.sizes.length = this.#places.length = 0
+    emptied(this.sizes)
+    emptied(this.places)
   }
 
   /** @param text case folded @param isPlain it is plain ASCII */
@@ -97,16 +99,6 @@ export class TitleSizes {
     // Any other figure ('zone 7', '12 cells') tells goods apart as a size does.
     this.#take(text, figures.alone)
     return this
-  }
-
-  /** Hears of what stands between them. @param length of the title */
-  between(length: number, met: (from: number, to: number) => void): void {
-    let from = 0
-    for (let i = 0; i < this.#places.length; i += 2) {
-      met(from, this.#places[i] as number)
-      from = this.#places[i + 1] as number
-    }
-    met(from, length)
   }
 
   #take(text: string, re: RegExp): void {
@@ -124,7 +116,7 @@ export class TitleSizes {
 
   /** @returns the end of what stands there already, which is not taken twice; 0 where nothing does */
   #add(from: number, to: number): number {
-    const places = this.#places
+    const places = this.places
     let at = places.length
     while (at > 0 && (places[at - 2] as number) >= to) at -= 2
     const before = at > 0 ? (places[at - 1] as number) : 0

@@ -2,7 +2,7 @@ import { packIn } from './pack-count'
 import { SaidWords } from './said-words'
 import { lengthsApart } from './sizes'
 import { asciiPattern, isAscii, singleSpaced, start, titlePattern, withoutAccents } from './title-patterns'
-import { meetTokens } from './title-tokens'
+import { TokenReader } from './title-tokens'
 
 /** What a title says, taken apart: what must agree (sizes, colours, pack, marks) and what may differ (words). */
 export interface TitleSignature {
@@ -29,8 +29,7 @@ export function titleParts(title: string, said = new SaidWords()): TitleSignatur
   const isPlain = isAscii(title)
   const folded = foldedOf(title, isPlain)
   const pack = packIn(folded, isPlain)
-  const text = pack ? folded.replace(pack.from.trim(), ' ') : folded
-  meetTokens(text, isPlain, (token) => said.add(token), said.sizes.read(text, isPlain))
+  said.read(pack ? folded.replace(pack.from.trim(), ' ') : folded, isPlain)
   const { words, sizes, colours, marks, heads } = said
   const parts = { words, sizes: sizes.sizes, colours, marks, pack: pack?.count ?? 1 }
   return heads.length > 0 ? { ...parts, heads: [...heads] } : parts
@@ -66,10 +65,10 @@ const partedInAscii = asciiPattern(`${start}(?:${partedBy})`, 'g')
  */
 export function asWritten(words: readonly string[], titles: readonly string[]): string[] {
   const places = new Map<string, { at: number; written: string }>()
-  for (const title of titles)
-    meetTokens(foldedOf(title), isAscii(title), ({ word }, written) => {
-      if (word !== null && !places.has(word)) places.set(word, { at: places.size, written })
-    })
+  const tokens = new TokenReader(({ word }, written) => {
+    if (word !== null && !places.has(word)) places.set(word, { at: places.size, written })
+  })
+  for (const title of titles) tokens.read(foldedOf(title), isAscii(title))
   const found = words.map((word) => {
     const plain = word.replace(/^[+!]/, '')
     return places.get(plain) ?? { at: places.size, written: plain }

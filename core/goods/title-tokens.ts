@@ -3,7 +3,6 @@ import { phrases, writtenTogether } from './phrases'
 import { PlainTokens } from './plain-tokens'
 import { remembered } from './remembered'
 import { singular } from './singular'
-import { TitleSizes } from './sizes'
 import { asShade, isColour, isSynonym, spelled } from './spelling'
 import { forWords, kindOf, letterSizes, markOf, withoutWords, withWords } from './telling-words'
 
@@ -99,38 +98,54 @@ const plain = new PlainTokens(readFirst)
 /** Hears of a token, and of the words of the title that it was read from. */
 type Met = (token: Token, written: string) => void
 
-/**
- * Tokens of a title in their order, one for two words that are one thing.
- *
- * @param title case and accents off @param isPlain it is plain ASCII @param sizes of it, which are left out
- */
-export function meetTokens(title: string, isPlain: boolean, met: Met, sizes = noSizes): void {
-  const meetAll = (token: Token, written: string | null = null) => {
-    met(token, written ?? token.part)
-    if (token.rest !== null) meetAll(token.rest, written)
+/** Tells the tokens of titles in their order, one for two words that are one thing. */
+export class TokenReader {
+  readonly #met: Met
+  /** the one before, where it may be one thing with the next */
+  #first: Token | null = null
+
+  constructor(met: Met) {
+    this.#met = met
   }
-  let first: Token | null = null
-  const meetSecond = (token: Token, before: Token) => {
+
+  /** @param title case and accents off @param isPlain it is plain ASCII @param leftOut where parts begin and end that are not read, in their order */
+  read(title: string, isPlain: boolean, leftOut: readonly number[] = []): void {
+    let from = 0
+    for (let i = 0; i < leftOut.length; i += 2) {
+      this.#readPart(title, from, leftOut[i] as number, isPlain)
+      from = leftOut[i + 1] as number
+    }
+    this.#readPart(title, from, title.length, isPlain)
+    if (this.#first !== null) this.#meetAll(this.#first)
+    this.#first = null
+  }
+
+  #readPart(title: string, from: number, to: number, isPlain: boolean): void {
+    if (isPlain) plain.meet(title, this.#meet, from, to)
+    else for (const text of textsOfTokens(title.slice(from, to))) this.#meet(tokenOf(text))
+  }
+
+  readonly #meet = (token: Token): void => {
+    if (this.#first !== null) this.#meetSecond(token, this.#first)
+    else if (token.begins !== null) this.#first = token
+    else if (token.rest !== null) this.#meetAll(token)
+    else this.#met(token, token.part)
+  }
+
+  #meetSecond(token: Token, before: Token): void {
     // 'espuma de memória'
     if (token.word === null && token.role === 'word') return
     const both = before.begins?.get(token.singular)
-    first = both === undefined && token.begins !== null ? token : null
-    if (both !== undefined) return both.forEach((one) => meetAll(one, `${before.text} ${token.text}`))
-    meetAll(before)
-    if (first === null) meetAll(token)
+    this.#first = both === undefined && token.begins !== null ? token : null
+    if (both !== undefined) return both.forEach((one) => this.#meetAll(one, `${before.text} ${token.text}`))
+    this.#meetAll(before)
+    if (this.#first === null) this.#meetAll(token)
   }
-  const meet = (token: Token) => {
-    if (first !== null) meetSecond(token, first)
-    else if (token.begins !== null) first = token
-    else if (token.rest !== null) meetAll(token)
-    else met(token, token.part)
+
+  #meetAll(token: Token, written: string | null = null): void {
+    this.#met(token, written ?? token.part)
+    if (token.rest !== null) this.#meetAll(token.rest, written)
   }
-  sizes.between(title.length, (from, to) => {
-    if (isPlain) plain.meet(title, meet, from, to)
-    else for (const text of textsOfTokens(title.slice(from, to))) meet(tokenOf(text))
-  })
-  if (first !== null) meetAll(first)
 }
 
-const noSizes = new TitleSizes()
 const textsOfTokens = (title: string): readonly string[] => title.match(/[\p{L}\p{N}]+|[,+&(]/gu) ?? []
