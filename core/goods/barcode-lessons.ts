@@ -2,6 +2,7 @@ import { placesByNumber, placesOf } from '../tables'
 import { areFew, isWorthTelling, LessonEvidence, textOf } from './lesson-evidence'
 import type { TitleForms } from './title-forms'
 import type { WordPair } from './word-lesson'
+import { SumPlaces } from './sum-places'
 import { WordSums } from './word-sums'
 
 /** forms of one barcode, or alike but for one word, that are compared; forms that are looked through for what sets apart */
@@ -63,10 +64,10 @@ function fromOtherBarcodes(shown: LessonEvidence, gtins: Int32Array): void {
   const gtinOf = soleBarcodes(shown.forms, gtins)
   const coded = placesOf(gtinOf.length).filter((form) => (gtinOf[form] as number) >= 0)
   const step = Math.ceil(coded.length / mostTitles)
-  const alike = new Alike()
+  const some = coded.filter((_, i) => i % step === 0)
+  const alike = new Alike(some.reduce((all, form) => all + 1 + shown.wordsOf(form).length, 0))
   const sums = new WordSums(shown.forms)
-  for (let i = 0; i < coded.length; i += step) {
-    const form = coded[i] as number
+  for (const form of some) {
     const sum = sums.of(form)
     alike.add(sum, form)
     for (const word of shown.wordsOf(form)) alike.add(sum - sums.ofWord(word), form)
@@ -87,18 +88,26 @@ function* pairsOf(list: readonly number[]): Generator<[number, number]> {
 
 /** Forms whose words and figures are the same but for one word. */
 class Alike {
-  readonly #first = new Map<number, number>()
-  /** those of which there are several */
+  readonly #forms: Int32Array
+  readonly #places: SumPlaces
+  #count = 0
+  /** place of the first of those of which there are several → all of them */
   readonly #several = new Map<number, number[]>()
 
+  /** @param most that are added */
+  constructor(most: number) {
+    this.#forms = new Int32Array(most)
+    this.#places = new SumPlaces(most)
+  }
+
   add(sum: number, form: number): void {
-    const first = this.#first.get(sum)
-    if (first === undefined) this.#first.set(sum, form)
-    else {
-      const list = this.#several.get(sum)
-      if (!list) this.#several.set(sum, [first, form])
-      else if (list.length < mostForms) list.push(form)
-    }
+    const place = this.#count++
+    this.#forms[place] = form
+    const first = this.#places.put(sum, place)
+    if (first === place) return
+    const list = this.#several.get(first)
+    if (!list) this.#several.set(first, [this.#forms[first] as number, form])
+    else if (list.length < mostForms) list.push(form)
   }
 
   lists(): Iterable<number[]> {

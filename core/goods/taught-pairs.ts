@@ -1,5 +1,6 @@
 import { wordsOfForm, type TitleForms } from './title-forms'
 import type { WordLesson, WordPair } from './word-lesson'
+import { SumPlaces } from './sum-places'
 import { WordSums } from './word-sums'
 
 /** Words that may stand for others, wherever all of those stand. */
@@ -97,44 +98,22 @@ function rarestOf(side: readonly number[], counts: Int32Array): number {
   return side.reduce((rarest, word) => ((counts[word] as number) < (counts[rarest] as number) ? word : rarest))
 }
 
-/** Forms of a list by the sum of their words, found by open addressing; forms of one sum are looked at before they are taken for the same. */
+/** Forms of a list by the sum of their words; forms of one sum are looked at before they are taken for the same. */
 class FormsBySum {
   readonly #forms: TitleForms
   readonly #list: readonly number[]
   readonly #words: WordSums
   /** place in the list → its sum */
   readonly #sums: Float64Array
-  /** slot → place in the list, -1 where it is free */
-  readonly #slots: Int32Array
-  /** bits of the sums there are: of most others it is known by a bit, which is small enough to be at hand, that no slot has them */
-  readonly #bits: Uint32Array
+  readonly #places: SumPlaces
 
   constructor(forms: TitleForms, list: readonly number[]) {
     this.#forms = forms
     this.#list = list
     this.#words = new WordSums(forms)
     this.#sums = Float64Array.from(list, (form) => this.#words.of(form))
-    this.#slots = new Int32Array(2 ** Math.ceil(Math.log2(list.length * 2 + 2))).fill(-1)
-    this.#bits = new Uint32Array(Math.ceil(this.#slots.length / 8))
-    this.#sums.forEach((sum, at) => {
-      this.#slots[this.#slot(sum)] = at
-      this.#bits[this.#bitsAt(sum)]! |= bitOf(sum)
-    })
-  }
-
-  #bitsAt(sum: number): number {
-    return (sum / 32) & (this.#bits.length - 1)
-  }
-
-  /** The slot of a sum, a free one where no form has it. */
-  #slot(sum: number): number {
-    const last = this.#slots.length - 1
-    let slot = sum & last
-    for (;;) {
-      const at = this.#slots[slot] as number
-      if (at < 0 || this.#sums[at] === sum) return slot
-      slot = (slot + 1) & last
-    }
+    this.#places = new SumPlaces(list.length)
+    this.#sums.forEach((sum, at) => this.#places.put(sum, at))
   }
 
   /** Word → the exchanges that are looked for by it, undefined where there are none. */
@@ -159,13 +138,10 @@ class FormsBySum {
     const form = this.#list[at] as number
     let sum = (this.#sums[at] as number) + change
     for (const id of to) if (has(this.#forms, form, id)) sum -= this.#words.ofWord(id)
-    if (((this.#bits[this.#bitsAt(sum)] as number) & bitOf(sum)) === 0) return null
-    const found = this.#slots[this.#slot(sum)] as number
+    const found = this.#places.find(sum)
     return found < 0 ? null : (this.#list[found] as number)
   }
 }
-
-const bitOf = (sum: number) => 1 << (sum & 31)
 
 function has({ wordIds, starts }: TitleForms, form: number, word: number): boolean {
   const end = starts[form + 1] as number
