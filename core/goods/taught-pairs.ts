@@ -15,7 +15,10 @@ interface Exchanged extends Exchange {
   word: number
   /** what it changes in the sum of a form's words */
   change: number
+  /** its place among all */
+  order: number
 }
+type Looked = Omit<Exchanged, 'change' | 'order'>
 
 /**
  * Forms that differ in nothing but words that are taught to mean the same, each pair once. Short titles share too little else to be found by
@@ -34,18 +37,21 @@ export function* taughtPairs(
   // each pair has one side of a lesson in one form and the other in the other: the forms with the rarer side are enough to go through
   const bySum = new FormsBySum(forms, list)
   const exchanges = bySum.exchangesByWord(same.map((lesson) => fromTheRarer(lesson, forms.counts)))
-  // form by form, as its words are at hand then
+  // form by form, as its words are at hand then; told lesson by lesson, as what is joined first speaks for its group
+  const found = same.map((): [number, number][] => [])
   for (let at = 0; at < list.length; at++) {
     const form = list[at] as number
     const end = forms.starts[form + 1] as number
     for (let i = forms.starts[form] as number; i < end; i++) {
       const mine = exchanges[forms.wordIds[i] as number]
       for (let e = 0; mine !== undefined && e < mine.length; e++) {
-        const other = bySum.saidOtherwise(at, mine[e] as Exchanged)
-        if (other !== null) yield form < other ? [form, other] : [other, form]
+        const exchange = mine[e] as Exchanged
+        const other = bySum.saidOtherwise(at, exchange)
+        if (other !== null) found[exchange.order]?.push(form < other ? [form, other] : [other, form])
       }
     }
   }
+  for (const pairs of found) yield* pairs
 }
 
 /** Lessons all of whose words some forms have: most are of other goods than a few forms are. */
@@ -80,13 +86,13 @@ export function* taughtPairsOf(
       }
 }
 
-const inBothDirections = ({ these, those }: WordPair): Omit<Exchanged, 'change'>[] => [
+const inBothDirections = ({ these, those }: WordPair): Looked[] => [
   { from: these, to: those, word: these[0] as number },
   { from: those, to: these, word: those[0] as number },
 ]
 
 /** From the side that fewer forms have, by its rarest word. */
-function fromTheRarer({ these, those }: WordPair, counts: Int32Array): Omit<Exchanged, 'change'> {
+function fromTheRarer({ these, those }: WordPair, counts: Int32Array): Looked {
   const [one, other] = [rarestOf(these, counts), rarestOf(those, counts)]
   return (counts[one] as number) <= (counts[other] as number)
     ? { from: these, to: those, word: one }
@@ -117,11 +123,13 @@ class FormsBySum {
   }
 
   /** Word → the exchanges that are looked for by it, undefined where there are none. */
-  exchangesByWord(exchanges: readonly Omit<Exchanged, 'change'>[]): readonly (readonly Exchanged[] | undefined)[] {
+  exchangesByWord(exchanges: readonly Looked[]): readonly (readonly Exchanged[] | undefined)[] {
     const byWord: Exchanged[][] = Array.from({ length: this.#forms.words.length })
     const sum = (ids: readonly number[]) => ids.reduce((all, id) => all + this.#words.ofWord(id), 0)
-    for (const exchange of exchanges)
-      (byWord[exchange.word] ??= []).push({ ...exchange, change: sum(exchange.to) - sum(exchange.from) })
+    exchanges.forEach((exchange, order) => {
+      const change = sum(exchange.to) - sum(exchange.from)
+      ;(byWord[exchange.word] ??= []).push({ ...exchange, change, order })
+    })
     return byWord
   }
 
