@@ -1,7 +1,6 @@
 import { packPatterns, plural } from './pack-patterns'
 import { dozen, namedPacks, numberWord, pair, piece, toNumber } from './pack-words'
-import { OrderedPatterns } from './ordered-patterns'
-import { end, isAscii, singleSpaced, start, titlePattern, withoutAccents } from './title-patterns'
+import { end, isAscii, OrderedPatterns, singleSpaced, start, titlePattern, withoutAccents } from './title-patterns'
 
 const patterns = new OrderedPatterns(packPatterns)
 

@@ -16,8 +16,7 @@ import {
   toNumber,
   within,
 } from './pack-words'
-import type { Listed } from './ordered-patterns'
-import { end, start, titlePattern } from './title-patterns'
+import { end, start, titlePattern, type Listed } from './title-patterns'
 
 /** a number in figures or in words */
 const number = `(\\d{1,4}|${numberWord})`
@@ -42,19 +41,18 @@ export interface PackPattern extends Listed {
   notOf?: RegExp
 }
 const listed =
-  (begin: string, first?: string) =>
+  (begin: string, place: Pick<Listed, 'isAnywhere'> = {}) =>
   (rest: string, more: Partial<PackPattern> = {}): PackPattern => ({
     begin,
     rest,
     count: (m) => toNumber(m[1]),
-    ...(first === undefined ? {} : { first }),
+    ...place,
     ...more,
   })
-const anywhere = listed('')
-/** at the start of a word. @param first words with which it begins, as `Listed` has them */
-const atWord = (first: string) => listed('', first)
-const atNumber = listed(number, `\\d|${numberWord}`)
-const atFigure = listed('(\\d{1,3})', '\\d')
+const anywhere = listed('', { isAnywhere: true })
+const atWord = listed('')
+const atNumber = listed(number)
+const atFigure = listed('(\\d{1,3})')
 const product = (m: RegExpExecArray) => toNumber(m[1]) * toNumber(m[2])
 
 /** A number of pieces in one: '12 in a pack', '100 per bag', '6 pro Packung', '4 par boîte'. */
@@ -63,7 +61,7 @@ const perPack = `(?:in (?:a|one|each)|per|pro|je|par|por|na|w) (?:${container})`
 /** In order: the first that is found counts. What they must not be taken for: sizes such as 12 inch, 30 x 40 cm, 500 ml. */
 export const packPatterns: PackPattern[] = [
   atFigure(` ?\\+ ?(\\d{1,3}) (?:${free})${end}`, { count: (m) => Number(m[1]) + Number(m[2]) }),
-  atWord('buy')(`buy (\\d{1,3}) get (\\d{1,3}|one) free${end}`, {
+  atWord(`buy (\\d{1,3}) get (\\d{1,3}|one) free${end}`, {
     count: (m) => Number(m[1]) + (m[2] === 'one' ? 1 : toNumber(m[2])),
   }),
   atNumber(` ?(?:[x×] )?(?:${container}) (?:${ofWord}) ?${number}${end}(?! ?[x×]| ?${size}${end})`, {
@@ -71,32 +69,30 @@ export const packPatterns: PackPattern[] = [
   }),
   atFigure(` ?(?:${piece}) ?[x×] ?(\\d{1,4})${end}(?! ?[x×]| ?${size}${end})`, { count: product }),
   atFigure(` ?[x×] ?(\\d{1,4}) ?(?:${piece})${end}`, { count: product }),
-  atWord('\\d')(`(\\d{1,2}) ?[x×] ?(\\d{1,4}) (?!${size}${end})(?=${plural})`, { count: product }),
-  atWord(`${container}|${bareContainer}`)(
+  atWord(`(\\d{1,2}) ?[x×] ?(\\d{1,4}) (?!${size}${end})(?=${plural})`, { count: product }),
+  atWord(
     `(?:(?:${container}) (?:${ofWord}) ?|(?:${bareContainer}) )${number}${end}(?! ?[x×]| ?${size}${end}|[-’'.]| (?:${within}|in|inch)${end})`,
   ),
   atNumber(`[ -]?(?:${packed})${end}`),
-  atWord('pack|pk|set|lot|qty|quantity|multipack')(
+  atWord(
     `(?:pack|pk|set|lot|qty|quantity|multipack)[ :x]{1,2}${number}${end}(?! ?(?:[x×]|${size}${end})| ${within}${end})`,
   ),
   // the size of one stays in the title: '2 x 5 kg' is another good than '2 x 3 kg'
   atFigure(` ?[x×](?= ?\\d+(?:[.,]\\d+)? ?(?:ml|cl|l|g|kg|oz|litre|litres)${end})`),
-  atWord('half')(`(half[ -]?dozen)${end}`, { count: () => 6 }),
-  atWord(`\\d|two|three|${dozen}`)(`(?:(\\d{1,2}|two|three) )?(?:${dozen})${end}`, {
-    count: (m) => 12 * (m[1] ? toNumber(m[1]) : 1),
-  }),
-  ...namedPacks.map(([words, count]) => atWord(words)(`(?:${words})${end}`, { count: () => count })),
-  atWord('set|pack')(`(?:set|pack)/(\\d{1,3})${end}`),
+  atWord(`(half[ -]?dozen)${end}`, { count: () => 6 }),
+  atWord(`(?:(\\d{1,2}|two|three) )?(?:${dozen})${end}`, { count: (m) => 12 * (m[1] ? toNumber(m[1]) : 1) }),
+  ...namedPacks.map(([words, count]) => atWord(`(?:${words})${end}`, { count: () => count })),
+  atWord(`(?:set|pack)/(\\d{1,3})${end}`),
   atFigure(`/(?:pack|pk|set)${end}`),
   atNumber(`[ -]?(?:${pair})${end}`, {
     count: (m) => toNumber(m[1]) * (isPairwise.test(m.input) ? 1 : 2),
   }),
-  atWord(`a|1|${pair}`)(`(?:a |1 )?(?:${pair})${end}(?! \\d)`, { count: (m) => (isPairwise.test(m.input) ? 0 : 2) }),
+  atWord(`(?:a |1 )?(?:${pair})${end}(?! \\d)`, { count: (m) => (isPairwise.test(m.input) ? 0 : 2) }),
   atNumber(`[ -]?(?:x )?(?:${piece}|${parts})${end}`, { notOf: ofPieces }),
   anywhere(`(?:^|[\\s(])[x×] ?(\\d{1,3})(?=$|[\\s),.;!])(?! ?${size}${end})`),
   anywhere(`[\\[({](\\d{1,3}) (?:[\\p{L}-]+ )?[\\p{L}-]{3,}s[\\])}]`),
   anywhere(`\\((\\d{1,3})\\)$`),
-  atWord('par')(`par (\\d{1,3})${end}(?! ?(?:jours?|mois|ans?|heures?|minutes?|${size})${end})`),
+  atWord(`par (\\d{1,3})${end}(?! ?(?:jours?|mois|ans?|heures?|minutes?|${size})${end})`),
   anywhere(`(?:^|[\\s(,])(\\d{1,3}) ?[x×](?=$| ?[,;.)\\]]| [-–(\\[])`, { notOf: ofGlasses }),
   atNumber(` ${perPack}${end}`),
   atFigure(` sets${end}`),
